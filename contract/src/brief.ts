@@ -1,0 +1,98 @@
+import { Type, type Static } from '@sinclair/typebox'
+import { Market } from './market.ts'
+import { closed, Currency, IsoDate, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
+import { ALLERGENS, ASK_KEYS, COOKED_COLOURS, FORMATS, METHODS, MISSING_REASONS, ORIGINS, STATES, type BandKey } from './vocabulary.ts'
+
+const head = (maximum = 5_000) => Type.Optional(Type.Integer({ minimum: 0, maximum }))
+const pull = Type.Optional(Type.Number({ minimum: 0, maximum: 5, description: 'How much it matters, 0..5.' }))
+const must = Type.Optional(Type.Boolean())
+
+/** What the brief overrides of one ask; a field left out keeps what the method, format and diners set. null opens an end. */
+export const AskInput = closed({
+  from: Type.Optional(nullable(Type.Number())),
+  to: Type.Optional(nullable(Type.Number())),
+  pull,
+  must,
+})
+export type AskInput = Static<typeof AskInput>
+
+export const Diners = closed({
+  children: head(),
+  pregnant: head(),
+  elderly: head(),
+  immunocompromised: head(),
+  boneShy: Type.Optional(Type.Boolean()),
+  newToWholeFish: Type.Optional(Type.Boolean()),
+  dislikesStrongFish: Type.Optional(Type.Boolean()),
+  allergies: Type.Optional(Type.Array(oneOf(ALLERGENS), { uniqueItems: true })),
+})
+export type Diners = Static<typeof Diners>
+
+export const OfferChoice = closed({
+  origin: Type.Optional(oneOf([...ORIGINS, 'any'])),
+  state: Type.Optional(oneOf([...STATES, 'any'])),
+  frozenForRaw: Type.Optional(Type.Boolean()),
+})
+export type OfferChoice = Static<typeof OfferChoice>
+
+const bandKeys = ASK_KEYS.filter((key): key is BandKey => key !== 'colour')
+const askProperties = Object.fromEntries(bandKeys.map((key) => [key, Type.Optional(AskInput)]))
+/** Overrides by ask key. Colour has a field of its own in the brief. */
+export const Asks = Type.Unsafe<Partial<Record<BandKey, AskInput>>>(closed(askProperties))
+
+const briefProperties = {
+  dish: Text(120),
+  method: oneOf(METHODS),
+  format: oneOf(FORMATS),
+  thicknessMm: Type.Optional(Type.Number({ minimum: 3, maximum: 120 })),
+  covers: Type.Optional(Type.Integer({ minimum: 1, maximum: 5_000 })),
+  portionG: Type.Optional(Type.Number({ minimum: 5, maximum: 2_000 })),
+  portionBasis: Type.Optional(oneOf(['raw', 'cooked'])),
+  diners: Type.Optional(Diners),
+  doneness: Type.Optional(oneOf(['set', 'moist'])),
+  skin: Type.Optional(oneOf(['crisp', 'off', 'any'])),
+  seasoning: Type.Optional(oneOf(['gentle', 'balanced', 'bold'])),
+  longCooking: Type.Optional(Type.Boolean()),
+  smokeHeat: Type.Optional(oneOf(['hot', 'cold'])),
+  wholeServes: Type.Optional(nullable(Type.Number({ minimum: 0.02, maximum: 20 }))),
+  wholeWeightG: Type.Optional(
+    closed({ from: Type.Number({ minimum: 0, maximum: 1_000_000 }), to: Type.Number({ exclusiveMinimum: 0, maximum: 1_000_000 }) }),
+  ),
+  origin: Type.Optional(oneOf([...ORIGINS, 'any'])),
+  state: Type.Optional(oneOf(['fresh', 'frozen', 'any'])),
+  offers: Type.Optional(Type.Record(Type.String(), OfferChoice)),
+  rawTreatment: Type.Optional(oneOf(['none', 'frozen'])),
+  keep: Type.Optional(closed({ hours: Type.Number({ minimum: 0, maximum: 720 }), tempC: Type.Number({ minimum: -30, maximum: 30 }) })),
+  date: Type.Optional(IsoDate),
+  waters: Type.Optional(Type.Union([Type.Null(), Text(80), Type.Array(Text(80), { maxItems: 40 })])),
+  budget: Type.Optional(closed({ perPortion: Type.Number({ exclusiveMinimum: 0, maximum: 100_000 }), currency: Currency, must })),
+  colour: Type.Optional(closed({ wanted: Type.Array(oneOf(COOKED_COLOURS), { minItems: 1, uniqueItems: true }), pull, must })),
+  asks: Type.Optional(Asks),
+  pool: Type.Optional(Type.Array(ScientificName, { minItems: 1, maxItems: 1_000 })),
+  unavailable: Type.Optional(Type.Array(ScientificName, { maxItems: 1_000 })),
+  market: Type.Optional(Market),
+  allOffers: Type.Optional(Type.Boolean()),
+  draws: Type.Optional(Type.Integer({ minimum: 100, maximum: 20_000 })),
+  seed: Type.Optional(Type.Integer({ minimum: 0, maximum: 4_294_967_295 })),
+}
+
+/** What a dish asks of a fish. Only the dish, the method and the format must be given. */
+export const Brief = closed(briefProperties, { $id: 'Brief' })
+export type Brief = Static<typeof Brief>
+
+/** A brief and the fish that is missing from it. */
+export const StandInsRequest = closed(
+  { ...briefProperties, missing: ScientificName, missingOffer: Type.Optional(Text(120)), because: Type.Optional(oneOf(MISSING_REASONS)) },
+  { $id: 'StandInsRequest' },
+)
+export type StandInsRequest = Static<typeof StandInsRequest>
+
+/** How a house leans, for every dish that does not say otherwise. */
+export const HouseLeanings = closed(
+  {
+    asks: Type.Optional(Asks),
+    doneness: Type.Optional(oneOf(['set', 'moist'])),
+  },
+  { $id: 'HouseLeanings' },
+)
+export type HouseLeanings = Static<typeof HouseLeanings>

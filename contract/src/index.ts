@@ -1,0 +1,38 @@
+export * from './vocabulary.ts'
+export { AskInput, Asks, Brief, Diners, HouseLeanings, OfferChoice, StandInsRequest } from './brief.ts'
+export {
+  AskStanding,
+  Caution,
+  LeftOutFish,
+  LineUp,
+  NormalisedAsk,
+  NormalisedBrief,
+  Opening,
+  PointsLost,
+  PortionCost,
+  RankedFish,
+  type NormalisedAsks,
+} from './lineUp.ts'
+export { Market, Price, Season, Stock, StockStanding } from './market.ts'
+export { BasedRange, Listing, OfferForm, OfferSheet, ResolvedOffer, ResolvedPrice, ResolvedSeason, type Range } from './offer.ts'
+export { Decision, DecisionDetail, DecisionInput, DecisionRerun, LineUpDifference, Moved } from './decisions.ts'
+export { buildOpenApi } from './openApi.ts'
+export { Problem, ProblemDetails, type Result } from './problems.ts'
+export {
+  BriefInput,
+  BriefRecord,
+  Choice,
+  HouseSpeciesInput,
+  HouseSpeciesRecord,
+  Kitchen,
+  KitchenSwitch,
+  LeaningsInput,
+  LeaningsRecord,
+  PriceInput,
+  PriceRecord,
+  SpeciesImport,
+  SpeciesImportReport,
+} from './records.ts'
+export { SourceOffer, SourceSpecies, type Triple } from './sourceSpecies.ts'
+export { Composition, MeasuredRow, SpeciesSheet } from './species.ts'
+export { Change, MissingFish, Rung, StandIn, StandIns, Tempting } from './standIns.ts'

@@ -1,0 +1,125 @@
+import { Type, type Static } from '@sinclair/typebox'
+import { HouseLeanings } from './brief.ts'
+import { StockStanding } from './market.ts'
+import { closed, Currency, Fraction, nullable, oneOf, Range, ScientificName, Text } from './schemaParts.ts'
+import {
+  ALLERGENS,
+  BASES,
+  BODIES,
+  BONE_CUTS,
+  COOKED_COLOURS,
+  FLESH_KEYS,
+  FORMS,
+  MERCURY_CLASSES,
+  ORIGINS,
+  PARASITE_CLASSES,
+  PARTS,
+  RAW_COLOURS,
+  REARING_WATERS,
+  STATES,
+  STORAGE_CLASSES,
+  type BoneCut,
+  type FleshKey,
+} from './vocabulary.ts'
+
+export type Range = Static<typeof Range>
+
+/** A trait: what a buyer meets (5 %, median, 95 %) and what that knowledge rests on. */
+export const BasedRange = closed({
+  low: Type.Number(),
+  typical: Type.Number(),
+  high: Type.Number(),
+  basis: oneOf(BASES),
+  source: Type.Optional(Text(300)),
+})
+export type BasedRange = Static<typeof BasedRange>
+
+export const Listing = closed({ status: oneOf(['prohibited', 'restricted']), year: Type.Integer(), sentence: Text(300) })
+export type Listing = Static<typeof Listing>
+
+/** A form an offer is sold in, with the share of the whole fish it keeps. */
+export const OfferForm = closed({ form: oneOf(FORMS), yieldOfWhole: Range })
+export type OfferForm = Static<typeof OfferForm>
+
+/** What a kilogram of one form costs today, and what that rests on. */
+export const ResolvedPrice = closed({
+  form: oneOf(FORMS),
+  perKg: Range,
+  currency: Currency,
+  quotes: Type.Integer({ minimum: 1 }),
+  latestDate: nullable(Type.String()),
+  quoteId: nullable(Text(80)),
+  merchant: nullable(Text(80)),
+  glaze: Type.Number({ minimum: 0, maximum: 0.5 }),
+})
+export type ResolvedPrice = Static<typeof ResolvedPrice>
+
+/** Where the year stands for this offer on the day asked for. */
+export const ResolvedSeason = closed({
+  water: Text(80),
+  landings: Fraction,
+  condition: nullable(Type.Number({ minimum: 0, maximum: 10 })),
+  closed: Type.Boolean(),
+})
+export type ResolvedSeason = Static<typeof ResolvedSeason>
+
+const fleshProperties = Object.fromEntries(FLESH_KEYS.map((key) => [key, BasedRange]))
+const FleshTraits = Type.Unsafe<Record<FleshKey, BasedRange>>(closed(fleshProperties))
+const BonesByCut = Type.Unsafe<Record<BoneCut, BasedRange | null>>(
+  closed(Object.fromEntries(BONE_CUTS.map((cut) => [cut, nullable(BasedRange)]))),
+)
+
+/** One kind of flesh as it can be bought on one day: the only thing the engine is fed. */
+export const ResolvedOffer = closed(
+  {
+    id: Text(120),
+    species: ScientificName,
+    common: Text(80),
+    synonyms: Type.Array(ScientificName),
+    marketNames: Type.Array(Text(80)),
+    family: Text(60),
+    origin: oneOf(ORIGINS),
+    state: oneOf(STATES),
+    part: oneOf(PARTS),
+    label: Text(80),
+    body: oneOf(BODIES),
+    storage: oneOf(STORAGE_CLASSES),
+    familiarity: Type.Number({ minimum: 0, maximum: 10 }),
+    rawColour: oneOf(RAW_COLOURS),
+    cookedColour: oneOf(COOKED_COLOURS),
+    traits: FleshTraits,
+    bones: BonesByCut,
+    weightG: BasedRange,
+    depthMm: BasedRange,
+    forms: Type.Array(OfferForm, { minItems: 1 }),
+    allergen: oneOf(ALLERGENS),
+    bivalve: Type.Boolean(),
+    parasites: oneOf(PARASITE_CLASSES),
+    water: oneOf(REARING_WATERS),
+    frozenForRaw: Type.Boolean(),
+    histamine: Type.Boolean(),
+    ciguatera: Type.Boolean(),
+    waxEster: Type.Boolean(),
+    mercury: oneOf(MERCURY_CLASSES),
+    spines: nullable(Text(160)),
+    listing: nullable(Listing),
+    hidden: Type.Optional(Type.Boolean({ description: 'The house does not want it suggested; it is judged only where a pool names it.' })),
+    prices: Type.Array(ResolvedPrice),
+    season: nullable(ResolvedSeason),
+    stock: nullable(StockStanding),
+  },
+  { $id: 'ResolvedOffer' },
+)
+export type ResolvedOffer = Static<typeof ResolvedOffer>
+
+/** The offers of one day with the hash that names exactly this set. */
+export const OfferSheet = closed(
+  {
+    snapshot: Text(80),
+    date: Type.String(),
+    offers: Type.Array(ResolvedOffer),
+    leanings: Type.Optional(HouseLeanings),
+  },
+  { $id: 'OfferSheet' },
+)
+export type OfferSheet = Static<typeof OfferSheet>

@@ -1,0 +1,161 @@
+import { Brief, StandInsRequest } from './brief.ts'
+import { Decision, DecisionDetail, DecisionInput, DecisionRerun } from './decisions.ts'
+import { LineUp } from './lineUp.ts'
+import { OfferSheet } from './offer.ts'
+import { ProblemDetails } from './problems.ts'
+import {
+  BriefInput,
+  BriefRecord,
+  HouseSpeciesInput,
+  HouseSpeciesRecord,
+  Kitchen,
+  KitchenSwitch,
+  LeaningsInput,
+  LeaningsRecord,
+  PriceInput,
+  PriceRecord,
+  SpeciesImport,
+  SpeciesImportReport,
+} from './records.ts'
+import { SourceSpecies } from './sourceSpecies.ts'
+import { SpeciesSheet } from './species.ts'
+import { StandIns } from './standIns.ts'
+
+type Schema = { $id?: string }
+const named = {
+  Brief,
+  StandInsRequest,
+  LineUp,
+  StandIns,
+  OfferSheet,
+  SpeciesSheet,
+  SourceSpecies,
+  HouseSpeciesInput,
+  HouseSpeciesRecord,
+  SpeciesImport,
+  SpeciesImportReport,
+  Decision,
+  DecisionInput,
+  DecisionDetail,
+  DecisionRerun,
+  BriefInput,
+  BriefRecord,
+  PriceInput,
+  PriceRecord,
+  LeaningsInput,
+  LeaningsRecord,
+  Kitchen,
+  KitchenSwitch,
+  ProblemDetails,
+}
+const refTo = (schema: Schema) => ({ $ref: `#/components/schemas/${schema.$id ?? ''}` })
+const json = (schema: object) => ({ 'application/json': { schema } })
+const listOf = (schema: Schema) => ({ type: 'array', items: refTo(schema) })
+const refused = { description: 'Problem details (RFC 9457)', content: { 'application/problem+json': { schema: refTo(ProblemDetails) } } }
+
+interface Operation {
+  summary: string
+  body?: Schema
+  answer: object
+  status?: number
+  parameters?: readonly object[]
+}
+
+const operation = ({ summary, body, answer, status = 200, parameters = [] }: Operation) => ({
+  summary,
+  ...(parameters.length > 0 ? { parameters } : {}),
+  ...(body ? { requestBody: { required: true, content: json(refTo(body)) } } : {}),
+  responses: { [status]: { description: 'Answer', content: json(answer) }, default: refused },
+})
+
+const id = { name: 'id', in: 'path', required: true, schema: { type: 'string' } }
+const ifMatch = {
+  name: 'If-Match',
+  in: 'header',
+  required: true,
+  schema: { type: 'string' },
+  description: 'The revision that was read, in quotes.',
+}
+const date = { name: 'date', in: 'query', required: false, schema: { type: 'string', format: 'date' } }
+
+const choice = (name: string, values: readonly string[]) => ({
+  name,
+  in: 'query',
+  required: false,
+  schema: { type: 'string', enum: values },
+})
+const formatQuery = choice('format', ['json', 'csv'])
+const whatQuery = choice('what', ['all', 'house'])
+
+const briefQuery = { name: 'brief', in: 'query', required: false, schema: { type: 'string' } }
+
+const recordPaths = (path: string, input: Schema, record: Schema, what: string) => ({
+  [`/api/${path}`]: {
+    get: operation({ summary: `The kitchen's ${what}s`, answer: listOf(record) }),
+    post: operation({ summary: `Keep a new ${what}`, body: input, answer: refTo(record), status: 201 }),
+  },
+  [`/api/${path}/{id}`]: {
+    get: operation({ summary: `One ${what}`, answer: refTo(record), parameters: [id] }),
+    put: operation({ summary: `Change a ${what}`, body: input, answer: refTo(record), parameters: [id, ifMatch] }),
+    delete: operation({ summary: `Take a ${what} away; it can be put back for 30 days`, answer: refTo(record), parameters: [id, ifMatch] }),
+  },
+  [`/api/${path}/{id}/restore`]: { post: operation({ summary: `Put a ${what} back`, answer: refTo(record), parameters: [id] }) },
+})
+
+/** The published OpenAPI 3.1 document, made from the same schemas that validate. */
+export const buildOpenApi = (version: string) => ({
+  openapi: '3.1.0',
+  info: { title: 'Tender Gill', version, description: 'Which fish for this dish, and what else if it is not to be had.' },
+  paths: {
+    '/api/line-up': { post: operation({ summary: 'Rank fish for a dish', body: Brief, answer: refTo(LineUp) }) },
+    '/api/stand-ins': { post: operation({ summary: 'Find stand-ins for a missing fish', body: StandInsRequest, answer: refTo(StandIns) }) },
+    ...recordPaths('briefs', BriefInput, BriefRecord, 'dish'),
+    ...recordPaths('prices', PriceInput, PriceRecord, 'price'),
+    '/api/decisions': {
+      get: operation({ summary: 'Decisions of the kitchen, or of one dish', answer: listOf(Decision), parameters: [briefQuery] }),
+      post: operation({ summary: 'Keep a decision with the line-up behind it', body: DecisionInput, answer: refTo(Decision), status: 201 }),
+    },
+    '/api/decisions/{id}': {
+      get: operation({ summary: 'A decision as it was made', answer: refTo(DecisionDetail), parameters: [id] }),
+    },
+    '/api/decisions/{id}/rerun': {
+      post: operation({ summary: 'A decision run again, with what is different', answer: refTo(DecisionRerun), parameters: [id] }),
+    },
+    '/api/species': { get: operation({ summary: 'Every species of the book', answer: listOf(SpeciesSheet) }) },
+    '/api/species/{name}': {
+      get: operation({ summary: 'One species by scientific name', answer: refTo(SpeciesSheet), parameters: [{ ...id, name: 'name' }] }),
+    },
+    '/api/species/{name}/source': {
+      get: operation({
+        summary: 'One species as it is written: in the shipped book, and in the house’s hand',
+        answer: { type: 'object' },
+        parameters: [{ ...id, name: 'name' }],
+      }),
+    },
+    ...recordPaths('house-species', HouseSpeciesInput, HouseSpeciesRecord, 'species in the house’s hand'),
+    '/api/species-schema': { get: operation({ summary: 'JSON Schema of a species file', answer: { type: 'object' } }) },
+    '/api/species-export': {
+      get: operation({ summary: 'Species as a file', answer: listOf(SourceSpecies), parameters: [formatQuery, whatQuery] }),
+    },
+    '/api/species-import': {
+      post: operation({ summary: 'Bring a file of species in', body: SpeciesImport, answer: refTo(SpeciesImportReport) }),
+    },
+    '/api/species-import/{id}/undo': {
+      post: operation({ summary: 'Take an import back', answer: { type: 'object' }, parameters: [id] }),
+    },
+    '/api/offers': {
+      get: operation({ summary: 'The offers of a day with their snapshot', answer: refTo(OfferSheet), parameters: [date] }),
+    },
+    '/api/leanings': {
+      get: operation({ summary: 'How the house leans', answer: refTo(LeaningsRecord) }),
+      put: operation({ summary: 'Set how the house leans', body: LeaningsInput, answer: refTo(LeaningsRecord), parameters: [ifMatch] }),
+    },
+    '/api/kitchens': { get: operation({ summary: 'The kitchens kept here', answer: listOf(Kitchen) }) },
+    '/api/kitchen': {
+      get: operation({ summary: 'The kitchen one stands in', answer: refTo(Kitchen) }),
+      put: operation({ summary: 'Walk into another kitchen', body: KitchenSwitch, answer: refTo(Kitchen) }),
+    },
+    '/api/health': { get: operation({ summary: 'Whether application and database answer', answer: { type: 'object' } }) },
+  },
+  components: { schemas: named },
+})

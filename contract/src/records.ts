@@ -1,0 +1,74 @@
+import { Type, type Static } from '@sinclair/typebox'
+import { Brief, HouseLeanings } from './brief.ts'
+import { Price } from './market.ts'
+import { closed, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
+import { SourceSpecies } from './sourceSpecies.ts'
+import { FORMS } from './vocabulary.ts'
+
+/** The fish taken for a dish, as the cook last chose it. */
+export const Choice = closed({ species: ScientificName, offerId: Text(120), form: oneOf(FORMS) })
+export type Choice = Static<typeof Choice>
+
+export const BriefInput = closed({ brief: Brief, choice: Type.Optional(nullable(Choice)) }, { $id: 'BriefInput' })
+export type BriefInput = Static<typeof BriefInput>
+
+const stored = { id: Text(40), revision: Type.Integer({ minimum: 1 }), updatedAt: Type.String(), deletedAt: nullable(Type.String()) }
+
+/** A dish of the kitchen: its brief, its choice and the revision that If-Match must name. */
+export const BriefRecord = closed({ ...stored, brief: Brief, choice: nullable(Choice) }, { $id: 'BriefRecord' })
+export type BriefRecord = Static<typeof BriefRecord>
+
+/** A price typed in by the kitchen. */
+export const PriceRecord = closed({ ...stored, price: Price }, { $id: 'PriceRecord' })
+export type PriceRecord = Static<typeof PriceRecord>
+export const PriceInput = closed({ price: Price }, { $id: 'PriceInput' })
+export type PriceInput = Static<typeof PriceInput>
+
+/** A species in the house's hand: as the house has it, and whether it is kept out of sight. */
+export const HouseSpeciesInput = closed({ source: SourceSpecies, hidden: Type.Optional(Type.Boolean()) }, { $id: 'HouseSpeciesInput' })
+export type HouseSpeciesInput = Static<typeof HouseSpeciesInput>
+export const HouseSpeciesRecord = closed(
+  { ...stored, source: SourceSpecies, hidden: Type.Boolean(), own: Type.Boolean({ description: 'The book has no such species.' }) },
+  { $id: 'HouseSpeciesRecord' },
+)
+export type HouseSpeciesRecord = Static<typeof HouseSpeciesRecord>
+
+/** A file of species that is brought in. */
+export const SpeciesImport = closed(
+  {
+    format: oneOf(['json', 'csv']),
+    text: Type.String({ maxLength: 40_000_000 }),
+    /** Look only; keep all or nothing; keep the good rows although others are bad. */
+    keep: oneOf(['nothing', 'all', 'good']),
+  },
+  { $id: 'SpeciesImport' },
+)
+export type SpeciesImport = Static<typeof SpeciesImport>
+export const SpeciesImportReport = closed(
+  {
+    rows: Type.Integer(),
+    good: Type.Integer(),
+    kept: Type.Integer(),
+    /** Rows that say just what the book says: nothing to keep. */
+    same: Type.Integer(),
+    /** Names this import so that it can be taken back; null when nothing was kept. */
+    importId: nullable(Text(40)),
+    bad: Type.Array(closed({ line: Type.Integer(), species: nullable(Text(120)), path: Type.String(), message: Text(600) })),
+  },
+  { $id: 'SpeciesImportReport' },
+)
+export type SpeciesImportReport = Static<typeof SpeciesImportReport>
+
+/** The house's leanings with the revision that If-Match must name; 0 before any were set. */
+export const LeaningsRecord = closed({ revision: Type.Integer({ minimum: 0 }), leanings: HouseLeanings }, { $id: 'LeaningsRecord' })
+export type LeaningsRecord = Static<typeof LeaningsRecord>
+export const LeaningsInput = closed({ leanings: HouseLeanings }, { $id: 'LeaningsInput' })
+export type LeaningsInput = Static<typeof LeaningsInput>
+
+export const Kitchen = closed(
+  { id: Text(40), name: Text(80), waters: Text(120), zone: Text(60), currency: Text(3), today: Type.String() },
+  { $id: 'Kitchen' },
+)
+export type Kitchen = Static<typeof Kitchen>
+export const KitchenSwitch = closed({ id: Text(40) }, { $id: 'KitchenSwitch' })
+export type KitchenSwitch = Static<typeof KitchenSwitch>

@@ -1,0 +1,21 @@
+import { Type, type ObjectOptions, type TProperties, type TSchema } from '@sinclair/typebox'
+
+/** A closed set of strings as a plain JSON Schema `enum`, so that one bad value makes one clear error. */
+export const oneOf = <const T extends readonly string[]>(values: T) => Type.Unsafe<T[number]>({ type: 'string', enum: [...values] })
+
+/** An object that refuses fields it does not know. */
+export const closed = <T extends TProperties>(properties: T, options: ObjectOptions = {}) =>
+  Type.Object(properties, { additionalProperties: false, ...options })
+
+export const nullable = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()])
+
+export const Text = (maxLength = 200) => Type.String({ minLength: 1, maxLength })
+export const IsoDate = Type.String({ format: 'date' })
+/** ISO 4217 code, three capitals. */
+export const Currency = Type.String({ pattern: '^[A-Z]{3}$' })
+export const ScientificName = Type.String({ minLength: 3, maxLength: 80 })
+/** A share or a fraction, 0..1. */
+export const Fraction = Type.Number({ minimum: 0, maximum: 1 })
+
+/** 5th percentile, median and 95th percentile of what a buyer meets. */
+export const Range = closed({ low: Type.Number(), typical: Type.Number(), high: Type.Number() })

@@ -1,0 +1,70 @@
+import { Type, type Static } from '@sinclair/typebox'
+import { Caution, LeftOutFish, NormalisedBrief, PortionCost } from './lineUp.ts'
+import { closed, Fraction, nullable, oneOf, Range, ScientificName, Text } from './schemaParts.ts'
+import { CAUSE_KINDS, CHANGE_KINDS, FORMS, MISSING_REASONS, TEXTURE_KEYS, type TextureKey } from './vocabulary.ts'
+
+export const Change = closed({
+  kind: oneOf(CHANGE_KINDS),
+  sentence: Text(300),
+  delta: nullable(Type.Number()),
+  unit: nullable(Text(20)),
+})
+export type Change = Static<typeof Change>
+
+const standInProperties = {
+  species: ScientificName,
+  common: Text(80),
+  askedAs: Type.Optional(Text(80)),
+  offerId: Text(120),
+  offer: Text(80),
+  form: oneOf(FORMS),
+  alike: Type.Number({ minimum: 0, maximum: 100 }),
+  fit: Type.Number({ minimum: 0, maximum: 100 }),
+  standIn: Type.Number({ minimum: 0, maximum: 100 }),
+  portionCost: nullable(PortionCost),
+  buyG: Type.Number(),
+  failsWith: Type.Array(oneOf(CAUSE_KINDS)),
+  cautions: Type.Array(Caution),
+}
+export const StandIn = closed(standInProperties)
+export type StandIn = Static<typeof StandIn>
+export const Rung = closed({ ...standInProperties, changes: Type.Array(Change), thereShare: Fraction })
+export type Rung = Static<typeof Rung>
+
+export const Tempting = closed({ species: ScientificName, common: Text(80), offerId: Text(120), sentence: Text(400) })
+export type Tempting = Static<typeof Tempting>
+
+const textureRanges = Object.fromEntries(TEXTURE_KEYS.map((key) => [key, Type.Optional(nullable(Range))]))
+
+export const MissingFish = closed({
+  species: ScientificName,
+  common: Text(80),
+  askedAs: Type.Optional(Text(80)),
+  offerId: Text(120),
+  offer: Text(80),
+  form: oneOf(FORMS),
+  fit: Type.Number(),
+  portionCost: nullable(PortionCost),
+  buyG: Type.Number(),
+  traits: Type.Unsafe<Partial<Record<TextureKey, Static<typeof Range> | null>>>(closed(textureRanges)),
+})
+export type MissingFish = Static<typeof MissingFish>
+
+export const StandIns = closed(
+  {
+    brief: NormalisedBrief,
+    missing: MissingFish,
+    because: nullable(oneOf(MISSING_REASONS)),
+    ladder: Type.Array(Rung, { maxItems: 4 }),
+    emptyBecause: nullable(Text(300)),
+    dropped: Type.Array(Text(300), { description: 'Conditions that could not be checked, in words.' }),
+    atLeastOne: Fraction,
+    order: Type.Array(StandIn),
+    tempting: Type.Array(Tempting, { maxItems: 3 }),
+    leftOut: Type.Array(LeftOutFish),
+    snapshot: Type.String(),
+    engineVersion: Type.String(),
+  },
+  { $id: 'StandIns' },
+)
+export type StandIns = Static<typeof StandIns>

@@ -1,0 +1,50 @@
+import type { Static, TSchema } from '@sinclair/typebox'
+import { Ajv, type ValidateFunction } from 'ajv'
+import formats from 'ajv-formats'
+import { Brief, StandInsRequest } from '../brief.ts'
+import { DecisionDetail, DecisionInput, DecisionRerun } from '../decisions.ts'
+import { LineUp } from '../lineUp.ts'
+import { OfferSheet, ResolvedOffer } from '../offer.ts'
+import type { Problem, Result } from '../problems.ts'
+import { BriefInput, HouseSpeciesInput, KitchenSwitch, LeaningsInput, PriceInput, SpeciesImport } from '../records.ts'
+import { SourceSpecies } from '../sourceSpecies.ts'
+import { SpeciesSheet } from '../species.ts'
+import { StandIns } from '../standIns.ts'
+import { toProblems } from './toProblems.ts'
+
+// The package is CommonJS: depending on the loader its function is the module or its default.
+const addFormats = (typeof formats === 'function' ? formats : (formats as { default: unknown }).default) as (ajv: Ajv) => void
+
+/** A compiler of its own for each schema: schemas hold each other with their ids, and one compiler would refuse an id it met before. */
+function compile(schema: TSchema): ValidateFunction {
+  const ajv = new Ajv({ allErrors: true, strictTypes: false, allowUnionTypes: true })
+  addFormats(ajv)
+  return ajv.compile(schema)
+}
+
+/** Makes a parser for a schema: unknown in, a typed value or every problem with its place out. */
+export function createParser<S extends TSchema>(schema: S): (input: unknown) => Result<Static<S>, readonly Problem[]> {
+  // Compiled at first use: a command that reads one brief should not pay for every schema.
+  let validate: ValidateFunction | undefined
+  return (input) =>
+    (validate ??= compile(schema))(input) ? { ok: true, value: input as Static<S> } : { ok: false, error: toProblems(validate.errors) }
+}
+
+export const parseBrief = createParser(Brief)
+export const parseStandInsRequest = createParser(StandInsRequest)
+export const parseBriefInput = createParser(BriefInput)
+export const parsePriceInput = createParser(PriceInput)
+export const parseHouseSpeciesInput = createParser(HouseSpeciesInput)
+export const parseSpeciesImport = createParser(SpeciesImport)
+export const parseSourceSpecies = createParser(SourceSpecies)
+export const parseDecisionInput = createParser(DecisionInput)
+export const parseDecisionDetail = createParser(DecisionDetail)
+export const parseDecisionRerun = createParser(DecisionRerun)
+export const parseLeaningsInput = createParser(LeaningsInput)
+export const parseKitchenSwitch = createParser(KitchenSwitch)
+export const parseResolvedOffer = createParser(ResolvedOffer)
+export const parseOfferSheet = createParser(OfferSheet)
+export const parseSpeciesSheet = createParser(SpeciesSheet)
+export const parseLineUp = createParser(LineUp)
+export const parseStandIns = createParser(StandIns)
+export { toProblems }

@@ -1,0 +1,175 @@
+/** The closed vocabularies of the contract. Order is the order in which they are shown. */
+
+export const METHODS = [
+  'pan-sear',
+  'shallow-fry',
+  'deep-fry',
+  'grill',
+  'broil',
+  'roast',
+  'roast-whole',
+  'steam',
+  'steam-whole',
+  'wrap-steam',
+  'poach',
+  'braise',
+  'stew',
+  'chowder',
+  'curry',
+  'sous-vide',
+  'raw',
+  'cure',
+  'smoke',
+  'mince',
+  'broth',
+] as const
+export type Method = (typeof METHODS)[number]
+
+export const FORMATS = ['whole', 'fillet-skin-on', 'fillet-skinless', 'portion', 'steak', 'chunk', 'slice', 'mince', 'frame'] as const
+export type Format = (typeof FORMATS)[number]
+
+/** How a fish is sold, as against how the dish wants it cut (`Format`). */
+export const FORMS = ['whole', 'gutted', 'fillet-skin-on', 'fillet-skinless', 'loin', 'steak', 'frame'] as const
+export type Form = (typeof FORMS)[number]
+
+export const ORIGINS = ['wild', 'farmed'] as const
+export type Origin = (typeof ORIGINS)[number]
+export const STATES = ['fresh', 'thawed', 'frozen'] as const
+export type State = (typeof STATES)[number]
+export const PARTS = ['body', 'loin', 'tail', 'belly', 'collar', 'head', 'frame'] as const
+export type Part = (typeof PARTS)[number]
+
+/** Traits of the flesh itself; the only ones that decide how alike two fish are in a dish. */
+export const TEXTURE_KEYS = [
+  'firmness',
+  'flake',
+  'cohesion',
+  'fat',
+  'flavour',
+  'bones',
+  'tolerance',
+  'collagen',
+  'skin',
+  'binding',
+  'rawBite',
+] as const
+export type TextureKey = (typeof TEXTURE_KEYS)[number]
+/** Texture traits kept as one range an offer; bones are kept by cut. */
+export const FLESH_KEYS = [
+  'firmness',
+  'flake',
+  'cohesion',
+  'fat',
+  'flavour',
+  'tolerance',
+  'collagen',
+  'skin',
+  'binding',
+  'rawBite',
+] as const
+export type FleshKey = (typeof FLESH_KEYS)[number]
+
+export const ASK_KEYS = [...TEXTURE_KEYS, 'thickness', 'weight', 'colour', 'portionCost', 'landings', 'condition', 'stock'] as const
+export type AskKey = (typeof ASK_KEYS)[number]
+/** Asks that are a band on a number; colour is a set of wanted colours instead. */
+export type BandKey = Exclude<AskKey, 'colour'>
+export const BAND_KEYS = ASK_KEYS.filter((key): key is BandKey => key !== 'colour')
+export const MARKET_KEYS = ['portionCost', 'landings', 'condition', 'stock'] as const
+export type MarketKey = (typeof MARKET_KEYS)[number]
+
+export const STRUCTURAL_GATES = [
+  'unavailable',
+  'origin',
+  'state',
+  'allergy',
+  'raw-unsafe',
+  'vulnerable',
+  'wax-ester',
+  'protected',
+  'closed-season',
+  'stock',
+  'not-landed',
+  'form',
+  'thickness',
+  'size',
+  'keeping',
+] as const
+export const BUDGET_GATES = ['price-unknown', 'budget'] as const
+export type Gate = (typeof STRUCTURAL_GATES)[number] | AskKey | (typeof BUDGET_GATES)[number]
+/** Every gate once, in the order in which they are tested. `stock` and `thickness` are both checks and ask keys. */
+export const GATES: readonly Gate[] = [...new Set<Gate>([...STRUCTURAL_GATES, ...ASK_KEYS, ...BUDGET_GATES])]
+
+export const CAUSE_KINDS = ['weather', 'month', 'merchant', 'stock', 'farm', 'price'] as const
+export type CauseKind = (typeof CAUSE_KINDS)[number]
+
+export const CHANGE_KINDS = [
+  'cook-time',
+  'pull-temp',
+  'fat',
+  'bones',
+  'skin',
+  'handling',
+  'seasoning',
+  'weight',
+  'price',
+  'season',
+  'safety',
+  'stock',
+  'format',
+  'menu-name',
+  'origin',
+] as const
+export type ChangeKind = (typeof CHANGE_KINDS)[number]
+
+export const COOKED_COLOURS = ['white', 'ivory', 'grey', 'tan', 'pink', 'red', 'dark'] as const
+export type CookedColour = (typeof COOKED_COLOURS)[number]
+export const RAW_COLOURS = ['white', 'ivory', 'grey', 'tan', 'pink', 'orange', 'red', 'dark'] as const
+export type RawColour = (typeof RAW_COLOURS)[number]
+
+export const ALLERGENS = ['fish', 'crustacean', 'mollusc'] as const
+export type Allergen = (typeof ALLERGENS)[number]
+export const BASES = ['measured', 'compiled', 'house'] as const
+export type Basis = (typeof BASES)[number]
+export const BODIES = ['round', 'deep', 'flat', 'eel'] as const
+export type Body = (typeof BODIES)[number]
+export const STORAGE_CLASSES = ['lean', 'flat', 'oily', 'small-pelagic', 'shellfish'] as const
+export type StorageClass = (typeof STORAGE_CLASSES)[number]
+export const PARASITE_CLASSES = ['host', 'controlled-feed', 'low', 'unknown'] as const
+export type ParasiteClass = (typeof PARASITE_CLASSES)[number]
+export const REARING_WATERS = ['sea', 'fresh', 'unknown'] as const
+export type RearingWater = (typeof REARING_WATERS)[number]
+export const MERCURY_CLASSES = ['low', 'medium', 'high', 'very-high', 'unknown'] as const
+export type MercuryClass = (typeof MERCURY_CLASSES)[number]
+/** Where a fish is landed or reared, for browsing. */
+export const REGIONS = [
+  'north-atlantic',
+  'south-atlantic',
+  'mediterranean',
+  'north-pacific',
+  'south-pacific',
+  'indo-pacific',
+  'australasia',
+  'tropical-reef',
+  'rivers-and-lakes',
+  'farms',
+] as const
+export type Region = (typeof REGIONS)[number]
+/** How a fish stands on the market: dear and sought, daily, or good and passed over. */
+export const MARKET_PLACES = ['premium', 'everyday', 'under-used'] as const
+export type MarketPlace = (typeof MARKET_PLACES)[number]
+export const SCALES = ['none', 'fine', 'large', 'scutes', 'shell'] as const
+export type Scales = (typeof SCALES)[number]
+/** Pin bones can be drawn, fork between the muscles and cannot, or are not there. */
+export const PIN_BONES = ['drawn', 'forked', 'none'] as const
+export type PinBones = (typeof PIN_BONES)[number]
+export const OFF_FLAVOURS = ['earthy', 'iodine', 'ammonia'] as const
+export type OffFlavour = (typeof OFF_FLAVOURS)[number]
+
+export const BONE_CUTS = ['whole', 'steak', 'fillet', 'fillet-pinned', 'mince'] as const
+export type BoneCut = (typeof BONE_CUTS)[number]
+export const PRICE_UNITS = ['kg', 'lb', 'each'] as const
+export type PriceUnit = (typeof PRICE_UNITS)[number]
+export const MISSING_REASONS = ['not-landed', 'looked-bad', 'too-dear', 'stock', 'allergy', 'wrong-size', 'unsafe'] as const
+export type MissingReason = (typeof MISSING_REASONS)[number]
+export const ASK_SOURCES = ['method', 'format', 'diner', 'house', 'brief'] as const
+export type AskSource = (typeof ASK_SOURCES)[number]
