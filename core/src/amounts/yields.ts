@@ -1,0 +1,76 @@
+import type { Form, Format, NormalisedBrief, Range, ResolvedOffer } from '@tender-gill/contract'
+import { COOKING_YIELD_SPREAD, THAW_YIELD, TRIM_YIELD, WHOLE_EATEN } from '../tables/constants.ts'
+import { METHOD_TABLE } from '../tables/methods.ts'
+
+const WHOLE: Range = { low: 1, typical: 1, high: 1 }
+const scale = ({ low, typical, high }: Range, by: number): Range => ({ low: low * by, typical: typical * by, high: high * by })
+const capped = ({ low, typical, high }: Range): Range => ({ low: Math.min(1, low), typical: Math.min(1, typical), high: Math.min(1, high) })
+
+/** Share of the whole fish that a form keeps; undefined when the offer is not sold so. */
+export const findFormShare = (offer: ResolvedOffer, form: Form): Range | undefined =>
+  form === 'whole' ? WHOLE : offer.forms.find((sold) => sold.form === form)?.yieldOfWhole
+
+const firstShare = (offer: ResolvedOffer, forms: readonly Form[]): Range => {
+  for (const form of forms) {
+    const share = findFormShare(offer, form)
+    if (share) return share
+  }
+  return WHOLE
+}
+
+/** Share of the whole fish that is in the cut as the dish wants it. */
+export function computeCutShare(offer: ResolvedOffer, format: Format, skinOff: boolean): Range {
+  const skinless: readonly Form[] = ['fillet-skinless', 'loin', 'fillet-skin-on']
+  const skinOn: readonly Form[] = ['fillet-skin-on', 'fillet-skinless', 'loin']
+  switch (format) {
+    case 'whole':
+      return scale(firstShare(offer, skinOn), WHOLE_EATEN)
+    case 'steak':
+      return firstShare(offer, ['steak', 'gutted'])
+    case 'frame':
+      return firstShare(offer, ['frame'])
+    case 'portion':
+    case 'fillet-skin-on':
+      return firstShare(offer, skinOff ? skinless : skinOn)
+    case 'fillet-skinless':
+    case 'chunk':
+    case 'slice':
+    case 'mince':
+      return firstShare(offer, skinless)
+  }
+}
+
+/** Fraction of a bought form that ends up in the cut, before trimming; at most 1. Low and high pair the share's own ends. */
+export function computeFormYield(offer: ResolvedOffer, form: Form, brief: Pick<NormalisedBrief, 'format' | 'skin'>): Range {
+  const cut = computeCutShare(offer, brief.format, brief.skin === 'off')
+  const bought = findFormShare(offer, form) ?? WHOLE
+  return capped({ low: cut.low / bought.low, typical: cut.typical / bought.typical, high: cut.high / bought.high })
+}
+
+/** Fraction of raw weight left after cooking; 1 when the portion is counted raw. */
+export function computeCookingYield(brief: Pick<NormalisedBrief, 'method' | 'smokeHeat' | 'portionBasis'>): Range {
+  if (brief.portionBasis === 'raw') return WHOLE
+  const cold = brief.method === 'smoke' && brief.smokeHeat === 'cold'
+  const typical = cold ? METHOD_TABLE.cure.cookingYield : METHOD_TABLE[brief.method].cookingYield
+  if (typical === 1) return WHOLE
+  return { low: typical - COOKING_YIELD_SPREAD, typical, high: Math.min(1, typical + COOKING_YIELD_SPREAD) }
+}
+
+/** Every fraction kept between the counter and the plate. */
+export interface Yields {
+  readonly form: Range
+  readonly trim: number
+  readonly thaw: number
+  readonly glaze: number
+  readonly cooking: Range
+}
+
+export function computeYields(offer: ResolvedOffer, form: Form, brief: NormalisedBrief): Yields {
+  return {
+    form: computeFormYield(offer, form, brief),
+    trim: TRIM_YIELD[brief.format],
+    thaw: offer.state === 'frozen' ? THAW_YIELD : 1,
+    glaze: offer.prices.find((price) => price.form === form)?.glaze ?? 0,
+    cooking: computeCookingYield(brief),
+  }
+}

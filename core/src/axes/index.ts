@@ -1,0 +1,2 @@
+export { clampToScale, fromAxis, toAxis } from './axis.ts'
+export { computeDesirability, computeMiss, createMiss, desirabilityOfMiss, type Band } from './computeDesirability.ts'

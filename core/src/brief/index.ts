@@ -1,0 +1,3 @@
+export { countVulnerable } from './checkBrief.ts'
+export { createFindSpecies, type FindSpecies } from './nameIndex.ts'
+export { normaliseBrief, type NormaliseOptions } from './normaliseBrief.ts'

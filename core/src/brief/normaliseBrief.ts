@@ -1,0 +1,80 @@
+import type { Brief, HouseLeanings, NormalisedBrief, Problem, Result } from '@tender-gill/contract'
+import { DEFAULT_DRAWS, DEFAULT_PORTION_G } from '../tables/constants.ts'
+import { FORMAT_LABEL } from '../tables/formats.ts'
+import { METHOD_TABLE, gridCell } from '../tables/methods.ts'
+import { checkBrief, countVulnerable } from './checkBrief.ts'
+import { findModifiers } from './findModifiers.ts'
+import { mergeAsks } from './mergeAsks.ts'
+import type { FindSpecies } from './nameIndex.ts'
+import { resolveNames } from './resolveNames.ts'
+
+export interface NormaliseOptions {
+  readonly findSpecies: FindSpecies
+  /** The kitchen's calendar day, ISO date; used when the brief names none. */
+  readonly today: string
+  /** How the house leans where the brief says nothing. */
+  readonly leanings?: HouseLeanings | undefined
+}
+
+const NO_DINERS = {
+  children: 0,
+  pregnant: 0,
+  elderly: 0,
+  immunocompromised: 0,
+  boneShy: false,
+  newToWholeFish: false,
+  dislikesStrongFish: false,
+}
+
+/**
+ * Fills a brief with its defaults, merges its asks and refuses contradictions.
+ * @param brief already valid by its schema   @returns the brief as the engine will read it, or every problem with its place
+ */
+export function normaliseBrief(
+  brief: Brief,
+  { findSpecies, today, leanings }: NormaliseOptions,
+): Result<NormalisedBrief, readonly Problem[]> {
+  const { asks, openedByHand } = mergeAsks(brief, findModifiers(brief), leanings)
+  const names = resolveNames(brief, findSpecies)
+  const problems = [...checkBrief(brief, asks), ...names.problems]
+  if (problems.length > 0) return { ok: false, error: problems }
+  const odd = gridCell(brief.method, brief.format) === 'odd'
+  return {
+    ok: true,
+    value: {
+      dish: brief.dish,
+      method: brief.method,
+      format: brief.format,
+      thicknessMm: brief.thicknessMm ?? null,
+      covers: brief.covers ?? 1,
+      portionG: brief.portionG ?? DEFAULT_PORTION_G,
+      portionBasis: brief.portionBasis ?? 'cooked',
+      diners: { ...NO_DINERS, ...brief.diners, allergies: [...(brief.diners?.allergies ?? [])] },
+      // A house that likes it moist does not do so for those who must not have it.
+      doneness: brief.doneness ?? (countVulnerable(brief) > 0 ? 'set' : (leanings?.doneness ?? 'set')),
+      skin: brief.skin ?? 'any',
+      seasoning: brief.seasoning ?? 'balanced',
+      longCooking: brief.longCooking ?? false,
+      smokeHeat: brief.smokeHeat ?? 'hot',
+      wholeServes: brief.wholeServes === undefined ? 1 : brief.wholeServes,
+      wholeWeightG: brief.wholeWeightG ?? null,
+      origin: brief.origin ?? 'any',
+      state: brief.state ?? 'any',
+      offers: names.offers,
+      rawTreatment: brief.rawTreatment ?? 'none',
+      keep: brief.keep ?? null,
+      date: brief.date ?? today,
+      waters: typeof brief.waters === 'string' ? [brief.waters] : (brief.waters ?? null),
+      budget: brief.budget ? { ...brief.budget, must: brief.budget.must ?? false } : null,
+      asks,
+      openedByHand: [...openedByHand],
+      pool: names.pool,
+      askedAs: names.askedAs,
+      unavailable: names.unavailable,
+      allOffers: brief.allOffers ?? false,
+      draws: brief.draws ?? DEFAULT_DRAWS,
+      seed: brief.seed ?? 1,
+      oddCut: odd ? `${METHOD_TABLE[brief.method].label} is seldom done with ${FORMAT_LABEL[brief.format]}` : null,
+    },
+  }
+}

@@ -1,0 +1,1 @@
+export { computeDaysLeft, computeIceDays, computeSpoilageRate } from './keeping.ts'

@@ -1,0 +1,1 @@
+export { compareLineUps } from './compareLineUps.ts'

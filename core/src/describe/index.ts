@@ -1,0 +1,12 @@
+export { describeMiss } from './describeMiss.ts'
+export {
+  ASK_LABEL,
+  DIFFERENCE_WORDS,
+  FORM_LABEL,
+  GATE_LABEL,
+  describeBand,
+  describeBound,
+  describeGrams,
+  describeStep,
+  describeValue,
+} from './words.ts'

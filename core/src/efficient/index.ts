@@ -1,0 +1,1 @@
+export { dominates, findEfficient, type Worth } from './findEfficient.ts'

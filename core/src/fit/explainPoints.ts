@@ -1,0 +1,17 @@
+import type { NormalisedBrief, PointsLost } from '@tender-gill/contract'
+import { describeMiss } from '../describe/describeMiss.ts'
+import type { Fit } from './computeFit.ts'
+import { splitPoints } from './splitPoints.ts'
+
+/** Rounds points for showing. */
+export const toTenth = (points: number): number => Math.round(points * 10) / 10
+
+/** Points lost by ask, in proportion to pull x -ln d, adding up exactly to 100 less the shown fit; the heaviest first. */
+export function explainPoints({ fit, readings }: Fit, brief: NormalisedBrief): readonly PointsLost[] {
+  const weights = readings.map(({ pull, desirability }) => pull * -Math.log(desirability))
+  const shares = splitPoints(weights, toTenth(100 - toTenth(fit)))
+  return readings
+    .map((reading, i) => ({ trait: reading.key, points: shares[i] ?? 0, sentence: describeMiss(reading, brief.asks[reading.key]) }))
+    .filter(({ points }) => points > 0)
+    .sort((a, b) => b.points - a.points)
+}

@@ -1,0 +1,31 @@
+export { computeWeightToBuyG, countPortions, planAmount, type Amount, type Yields } from './amounts/index.ts'
+export { computeDesirability, fromAxis, toAxis } from './axes/index.ts'
+export { createFindSpecies, normaliseBrief, type FindSpecies } from './brief/index.ts'
+export { computeDaysLeft, computeIceDays, computeSpoilageRate } from './cold/index.ts'
+export {
+  ASK_LABEL,
+  DIFFERENCE_WORDS,
+  FORM_LABEL,
+  GATE_LABEL,
+  describeBand,
+  describeBound,
+  describeGrams,
+  describeStep,
+  describeValue,
+} from './describe/index.ts'
+export { simulateRanks, type Entrant } from './draws/index.ts'
+export { computeFit, createScoring, type Fit, type Scoring } from './fit/index.ts'
+export { applyOpenings } from './gates/index.ts'
+export { byFit, createBoard, rankBoard, rankLineUp, stepBoard, type Board, type Entry } from './lineUp/index.ts'
+export { applyMarket, computePerKg, computeStockStanding } from './market/index.ts'
+export { findCautions, findRawRefusal, hasVulnerable, isServedRaw, listSafetyNotes } from './safety/index.ts'
+export { findStandIns } from './standIns/index.ts'
+export { AXES, DEFAULT_PORTION_G, ENGINE_VERSION, FORMS_FOR } from './tables/constants.ts'
+export { FORMAT_LABEL } from './tables/formats.ts'
+export { METHOD_TABLE, createPlainBrief, gridCell, usualFormats } from './tables/methods.ts'
+export { computeFilletDepthMm, findForms, readTrait, type Candidate } from './traits/index.ts'
+export { findRelatives, type KinDifference, type Relative } from './relatives/index.ts'
+export { findTurningPoints, stepTurningPoints, type TurningKind, type TurningPoint, type TurningPoints } from './turning/index.ts'
+export { listRoles, planPot, type Pot, type PotPlace, type PotPlan, type Role } from './pot/index.ts'
+export { findEfficient, type Worth } from './efficient/index.ts'
+export { compareLineUps } from './decisions/index.ts'

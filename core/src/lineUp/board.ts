@@ -1,0 +1,135 @@
+import type { Brief, Gate, NormalisedBrief, OfferSheet, Problem, ResolvedOffer, Result } from '@tender-gill/contract'
+import { createFindSpecies, normaliseBrief, type FindSpecies, type NormaliseOptions } from '../brief/index.ts'
+import { computePortionCost, findPrice } from '../amounts/index.ts'
+import { computeFit, createScoring, type Fit, type Scoring } from '../fit/index.ts'
+import { findGates, findStructuralGates } from '../gates/index.ts'
+import { applyMarket } from '../market/index.ts'
+import { findForms, type Candidate } from '../traits/index.ts'
+
+/** A candidate with its fit and the gates it fails. */
+export interface Entry {
+  readonly candidate: Candidate
+  readonly fit: Fit
+  readonly gates: readonly Gate[]
+}
+
+/** A brief laid over a sheet: everything line-up and stand-ins start from. */
+export interface Board {
+  readonly rawBrief: Brief
+  readonly brief: NormalisedBrief
+  readonly options: NormaliseOptions
+  readonly scoring: Scoring
+  /** One entry an offer: its best form for this brief. The whole sheet, in the pool or not. */
+  readonly entries: readonly Entry[]
+  /** The entries that the brief considers. */
+  readonly considered: readonly Entry[]
+  readonly findSpecies: FindSpecies
+  /** The same board as if the house had no leanings; null where it has none. */
+  readonly withoutLeanings: () => Board | null
+}
+
+const costOf = ({ candidate }: Entry, brief: NormalisedBrief) =>
+  computePortionCost(candidate.offer, candidate.form, brief)?.typical ?? Infinity
+
+/** A passing form beats a failing one, then the higher fit, then the lower cost, then the more usual form. */
+function pickForm(entries: readonly Entry[], brief: NormalisedBrief): Entry | undefined {
+  return entries.reduce<Entry | undefined>((best, entry) => {
+    if (!best) return entry
+    const passes = entry.gates.length - best.gates.length
+    if (passes !== 0) return passes < 0 ? entry : best
+    if (entry.fit.fit !== best.fit.fit) return entry.fit.fit > best.fit.fit ? entry : best
+    return costOf(entry, brief) < costOf(best, brief) ? entry : best
+  }, undefined)
+}
+
+const asksCost = ({ asks }: Scoring): boolean => asks.some(({ key }) => key === 'portionCost')
+
+/** Judges one offer in every form that gives the cut; an offer with no such form is judged in the first form it is sold in. */
+export function judgeForms(offer: ResolvedOffer, brief: NormalisedBrief, scoring: Scoring): readonly Entry[] {
+  const forms = findForms(offer, brief)
+  const fallback = offer.forms[0]?.form ?? 'whole'
+  // Forms differ in cost alone: where no price is known the most usual one stands for all.
+  const usual = offer.prices.length > 0 ? forms : forms.slice(0, 1)
+  const all: readonly Candidate[] = (usual.length > 0 ? usual : [fallback]).map((form) => ({ offer, form }))
+  const priced = all.filter(({ form }) => findPrice(offer, form))
+  // A form with no price must not win over one whose price is known and high: not knowing is no bargain.
+  const candidates = asksCost(scoring) && priced.length > 0 ? priced : all
+  const checks = findStructuralGates(offer, brief)
+  return candidates.map((candidate) => ({
+    candidate,
+    fit: computeFit(candidate, brief, scoring),
+    gates: findGates(candidate, brief, scoring, checks),
+  }))
+}
+
+/** An offer in the form that suits the brief best. */
+export function judgeOffer(offer: ResolvedOffer, brief: NormalisedBrief, scoring: Scoring): Entry {
+  const best = pickForm(judgeForms(offer, brief, scoring), brief)
+  if (!best) throw new RangeError(`offer ${offer.id} is sold in no form`)
+  return best
+}
+
+/** A brief that brings its own market is answered from that alone: the kitchen's prices do not mix in, whichever face asks. */
+const withoutMarket = (offers: readonly ResolvedOffer[]): readonly ResolvedOffer[] =>
+  offers.map((offer) =>
+    offer.prices.length > 0 || offer.season || offer.stock ? { ...offer, prices: [], season: null, stock: null } : offer,
+  )
+
+const withFreezing = (offer: ResolvedOffer, brief: NormalisedBrief): ResolvedOffer =>
+  brief.offers[offer.species]?.frozenForRaw === undefined
+    ? offer
+    : { ...offer, frozenForRaw: offer.frozenForRaw || brief.offers[offer.species]?.frozenForRaw === true }
+
+/**
+ * Lays a brief over a sheet of offers: names and asks resolved, the brief's own market applied, every offer judged.
+ * @returns the board, or every problem of the brief with its place
+ */
+export function createBoard(rawBrief: Brief, sheet: OfferSheet, today: string): Result<Board, readonly Problem[]> {
+  const findSpecies = createFindSpecies(sheet.offers)
+  const options: NormaliseOptions = { findSpecies, today, leanings: sheet.leanings }
+  const normalised = normaliseBrief(rawBrief, options)
+  if (!normalised.ok) return normalised
+  const brief = normalised.value
+  const day = { date: brief.date, waters: brief.waters, findSpecies }
+  const dressed = rawBrief.market ? applyMarket(withoutMarket(sheet.offers), rawBrief.market, day) : sheet.offers
+  const offers = dressed.map((offer) => withFreezing(offer, brief))
+  const scoring = createScoring(brief, offers)
+  const pool = brief.pool ? new Set(brief.pool) : null
+  const entries = offers.map((offer) => judgeOffer(offer, brief, scoring))
+  const considered = entries.filter(({ candidate: { offer } }) => (pool ? pool.has(offer.species) : offer.hidden !== true))
+  const withoutLeanings = () => {
+    if (Object.keys(sheet.leanings?.asks ?? {}).length === 0) return null
+    const { leanings: _leanings, ...plain } = sheet
+    const laid = createBoard(rawBrief, plain, today)
+    return laid.ok ? laid.value : null
+  }
+  return { ok: true, value: { rawBrief, brief, options, scoring, entries, considered, findSpecies, withoutLeanings } }
+}
+
+/** Standing order: unrounded fit, then the smaller sum of pull x miss, then the same over the ends of the ranges, then offer id. */
+export const byFit = (a: Entry, b: Entry): number =>
+  b.fit.fit - a.fit.fit ||
+  a.fit.missSum - b.fit.missSum ||
+  a.fit.rangeMissSum - b.fit.rangeMissSum ||
+  (a.candidate.offer.id < b.candidate.offer.id ? -1 : 1)
+
+/**
+ * The passing entries that may stand for their species: where cost is asked and one of a species' passing offers has a price, the others
+ * without one do not stand for it.
+ */
+export function pickStanding(passing: readonly Entry[], scoring: Scoring): readonly Entry[] {
+  if (!asksCost(scoring)) return passing
+  const isPriced = ({ candidate }: Entry) => findPrice(candidate.offer, candidate.form) !== undefined
+  const priced = new Set(passing.filter(isPriced).map(({ candidate }) => candidate.offer.species))
+  return passing.filter((entry) => isPriced(entry) || !priced.has(entry.candidate.offer.species))
+}
+
+/** Groups entries by species, each group in its first-seen order. */
+export function groupBySpecies(entries: readonly Entry[]): ReadonlyMap<string, readonly Entry[]> {
+  const groups = new Map<string, Entry[]>()
+  for (const entry of entries) {
+    const { species } = entry.candidate.offer
+    groups.set(species, [...(groups.get(species) ?? []), entry])
+  }
+  return groups
+}

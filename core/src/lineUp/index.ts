@@ -1,0 +1,3 @@
+export { byFit, createBoard, judgeForms, groupBySpecies, judgeOffer, pickStanding, type Board, type Entry } from './board.ts'
+export { listLeftOut } from './listLeftOut.ts'
+export { rankBoard, rankLineUp, stepBoard, type LineUpOptions } from './rankLineUp.ts'

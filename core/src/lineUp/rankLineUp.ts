@@ -1,0 +1,143 @@
+import type { AskStanding, Brief, Caution, LineUp, OfferSheet, Problem, RankedFish, Result } from '@tender-gill/contract'
+import { computePortionCost, computeWeightToBuyG } from '../amounts/index.ts'
+import { ASK_LABEL } from '../describe/index.ts'
+import { finish, stepRanks, type RankShares } from '../draws/index.ts'
+import { explainPoints, toTenth } from '../fit/index.ts'
+import { findCautions } from '../safety/index.ts'
+import { ASK_ORDER } from '../tables/askOrder.ts'
+import { DRAWS, ENGINE_VERSION } from '../tables/constants.ts'
+import { findPrice } from '../amounts/index.ts'
+import { byFit, createBoard, groupBySpecies, pickStanding, type Board, type Entry } from './board.ts'
+import { listLeftOut } from './listLeftOut.ts'
+
+export interface LineUpOptions {
+  /** The kitchen's calendar day, ISO date. */
+  readonly today: string
+  /** False while a band is dragged: exact fit only, all shares 0. */
+  readonly shares?: boolean
+  /** False to skip what is left out, while a band is dragged. */
+  readonly leftOut?: boolean
+}
+
+const toThousandth = (share: number) => Math.round(share * 1000) / 1000
+const toCent = (money: number) => Math.round(money * 100) / 100
+
+const listStandings = ({ fit }: Entry): AskStanding[] =>
+  fit.readings.map(({ key, value, desirability }) => ({
+    trait: key,
+    low: value?.low ?? null,
+    typical: value?.typical ?? null,
+    high: value?.high ?? null,
+    desirability: Math.round(desirability * 1000) / 1000,
+  }))
+
+function listUnchecked({ brief, scoring }: Board): readonly Caution[] {
+  return scoring.dropped
+    .filter((key) => brief.asks[key]?.must || (key === 'portionCost' && brief.budget?.must))
+    .map((key) => ({ kind: 'unchecked', sentence: `${ASK_LABEL[key]} is a must, and is known for no fish: it could not be checked.` }))
+}
+
+function describeRow(entry: Entry, board: Board, shares: RankShares | undefined, tossUp: boolean): RankedFish {
+  const { offer, form } = entry.candidate
+  const share = shares?.bySpecies.get(offer.species)
+  const cost = computePortionCost(offer, form, board.brief)
+  const [first, second, third] = share?.rankShares ?? [0, 0, 0]
+  const askedAs = board.brief.askedAs[offer.species]
+  return {
+    species: offer.species,
+    common: offer.common,
+    ...(askedAs ? { askedAs } : {}),
+    offerId: offer.id,
+    offer: offer.label,
+    form,
+    quoteId: findPrice(offer, form)?.quoteId ?? null,
+    fit: toTenth(entry.fit.fit),
+    pointsLost: [...explainPoints(entry.fit, board.brief)],
+    firstShare: toThousandth(first),
+    rankShares: [toThousandth(first), toThousandth(second), toThousandth(third)],
+    passShare: toThousandth(share?.passShare ?? 1),
+    tossUp,
+    portionCost: cost ? { low: toCent(cost.low), typical: toCent(cost.typical), high: toCent(cost.high), currency: cost.currency } : null,
+    buyG: Math.round(computeWeightToBuyG(offer, form, board.brief).typical),
+    standings: listStandings(entry),
+    unknown: entry.fit.readings.filter(({ unknown }) => unknown).map(({ key }) => key),
+    cautions: [...findCautions(offer, board.brief), ...listUnchecked(board)],
+  }
+}
+
+/** The best passing offer of each species, in standing order; every passing offer when the brief asks for all. */
+function pickRows(board: Board, passing: readonly Entry[]): readonly Entry[] {
+  const rows = board.brief.allOffers
+    ? passing
+    : [...groupBySpecies(passing).values()].flatMap((group) => [...group].sort(byFit).slice(0, 1))
+  return [...rows].sort(byFit)
+}
+
+const passingRows = (board: Board): readonly Entry[] =>
+  pickRows(
+    board,
+    pickStanding(
+      board.considered.filter(({ gates }) => gates.length === 0),
+      board.scoring,
+    ),
+  )
+
+/** What the house's leanings did to the first three. */
+function describeLeaning(board: Board, rows: readonly Entry[]): LineUp['houseLeaning'] {
+  const plain = board.withoutLeanings()
+  if (!plain) return null
+  const without = passingRows(plain)
+  const first = (list: readonly Entry[]) =>
+    list
+      .slice(0, 3)
+      .map(({ candidate }) => candidate.offer.species)
+      .join('|')
+  const traits = ASK_ORDER.filter((key) => board.brief.asks[key]?.because.includes('house'))
+  return { changed: first(rows) !== first(without), leaderWithout: without[0]?.candidate.offer.common ?? null, traits: [...traits] }
+}
+
+/** Ranks a board that is already laid. */
+export const rankBoard = (board: Board, sheet: Pick<OfferSheet, 'snapshot'>, options: Omit<LineUpOptions, 'today'>): LineUp =>
+  finish(stepBoard(board, sheet, options))
+
+/** `rankBoard` in steps: yields the share of the draws that is done. */
+export function* stepBoard(
+  board: Board,
+  sheet: Pick<OfferSheet, 'snapshot'>,
+  { shares = true, leftOut = true }: Omit<LineUpOptions, 'today'>,
+): Generator<number, LineUp> {
+  const { brief, scoring, considered } = board
+  const passing = pickStanding(
+    considered.filter(({ gates }) => gates.length === 0),
+    scoring,
+  )
+  const rows = pickRows(board, passing)
+  const leader = rows[0]?.candidate.offer.species
+  const ranks = shares ? yield* stepRanks(passing, brief, { draws: brief.draws, seed: brief.seed, scoring, leader }) : undefined
+  const aheadShare = (entry: Entry) => ranks?.bySpecies.get(entry.candidate.offer.species)?.aheadShare ?? 0
+  const tossUps = new Set(rows.filter((entry) => aheadShare(entry) >= DRAWS.tossUpShare).map(({ candidate }) => candidate.offer.species))
+  if (leader && tossUps.size > 0) tossUps.add(leader)
+  return {
+    brief,
+    ranked: rows.map((entry) => describeRow(entry, board, ranks, tossUps.has(entry.candidate.offer.species))),
+    leftOut: leftOut ? [...listLeftOut(board, considered)] : [],
+    leftOutOfScoring: [...scoring.dropped],
+    nothingAsked: scoring.asks.length === 0,
+    noneShare: toThousandth(ranks?.noneShare ?? 0),
+    houseLeaning: leftOut ? describeLeaning(board, rows) : null,
+    snapshot: sheet.snapshot,
+    engineVersion: ENGINE_VERSION,
+    seed: brief.seed,
+    draws: brief.draws,
+  }
+}
+
+/**
+ * The line-up: every fish of the sheet that passes the gates, in order of fit, with reasons and shares; and every one that does not, with
+ * what would let it in. Pure and deterministic for a seed.
+ * @param brief already valid by its schema   @returns the line-up, or every problem of the brief with its place
+ */
+export function rankLineUp(brief: Brief, sheet: OfferSheet, options: LineUpOptions): Result<LineUp, readonly Problem[]> {
+  const board = createBoard(brief, sheet, options.today)
+  return board.ok ? { ok: true, value: rankBoard(board.value, sheet, options) } : board
+}

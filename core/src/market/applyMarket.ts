@@ -1,0 +1,49 @@
+import type { Market, Price, ResolvedOffer, Season, Stock } from '@tender-gill/contract'
+import type { FindSpecies } from '../brief/index.ts'
+import { quoteMatches, resolvePrice } from './price.ts'
+import { applyCondition, findSeason } from './season.ts'
+import { computeStockStanding } from './stock.ts'
+
+export interface MarketDay {
+  readonly date: string
+  /** Null when the season is not considered. */
+  readonly waters: readonly string[] | null
+  readonly findSpecies: FindSpecies
+}
+
+const bySpecies = <T extends { species: string }>(rows: readonly T[], findSpecies: FindSpecies): Map<string, T[]> => {
+  const map = new Map<string, T[]>()
+  for (const row of rows) {
+    const species = findSpecies(row.species)
+    if (species) map.set(species, [...(map.get(species) ?? []), row])
+  }
+  return map
+}
+
+const stockOf = (stocks: readonly Stock[], offer: ResolvedOffer, { date, waters }: MarketDay) => {
+  const rows = stocks.filter(
+    (stock) => (stock.origin ?? 'wild') === offer.origin && (!stock.water || !waters || waters.includes(stock.water)),
+  )
+  const standings = rows.map((row) => computeStockStanding(row, Number(date.slice(0, 4))))
+  return standings.sort((a, b) => b.typical - a.typical)[0] ?? null
+}
+
+/**
+ * Lays a day's market over the offers: prices by form, the year in the kitchen's waters, the standing of the stock. Offers the market
+ * says nothing about stay as they were. Pure: the sheet that went in is untouched.
+ */
+export function applyMarket(offers: readonly ResolvedOffer[], market: Market, day: MarketDay): readonly ResolvedOffer[] {
+  const prices = bySpecies<Price>(market.prices ?? [], day.findSpecies)
+  const seasons = market.seasons ?? []
+  const named = seasons.map((season): Season => ({ ...season, species: day.findSpecies(season.species) ?? season.species }))
+  const stocks = bySpecies<Stock>(market.stocks ?? [], day.findSpecies)
+  return offers.map((offer) => {
+    const quotes = (prices.get(offer.species) ?? []).filter((quote) => quoteMatches(quote, offer, offer.species))
+    const priced = offer.forms.flatMap(({ form }) => resolvePrice(quotes, form, day.date) ?? [])
+    const season = day.waters ? findSeason(named, offer.species, day.waters, day.date) : null
+    const stock = stockOf(stocks.get(offer.species) ?? [], offer, day)
+    const dressed: ResolvedOffer = { ...offer, prices: priced.length > 0 ? priced : offer.prices, season, stock: stock ?? offer.stock }
+    const condition = offer.origin === 'wild' && offer.state === 'fresh' ? (season?.condition ?? null) : null
+    return condition === null ? dressed : applyCondition(dressed, condition)
+  })
+}

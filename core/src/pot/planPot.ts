@@ -1,0 +1,163 @@
+import type {
+  Brief,
+  Caution,
+  NormalisedAsk,
+  NormalisedBrief,
+  OfferSheet,
+  PointsLost,
+  Problem,
+  ResolvedOffer,
+  Result,
+} from '@tender-gill/contract'
+import { computeWeightToBuyG } from '../amounts/index.ts'
+import { computeFit, createScoring, explainPoints, toTenth } from '../fit/index.ts'
+import { byFit, createBoard, groupBySpecies, type Board, type Entry } from '../lineUp/index.ts'
+import { computeKinship } from '../relatives/index.ts'
+import { findCautions } from '../safety/index.ts'
+import type { Candidate } from '../traits/index.ts'
+import { assignPot, type PotChoice } from './assignPot.ts'
+import { listRoles, type Role } from './roles.ts'
+
+/** One fish in a pot of several. */
+export interface PotPlace {
+  readonly role: string
+  readonly why: string
+  readonly species: string
+  readonly common: string
+  readonly offerId: string
+  readonly offer: string
+  readonly form: Candidate['form']
+  /** Fit in its role, 0..100. */
+  readonly fit: number
+  readonly pointsLost: readonly PointsLost[]
+  /** Minutes in the pot, to order by; an estimate from depth of flesh. */
+  readonly minutes: number
+  /** Its share of what is bought, g. */
+  readonly buyG: number
+  readonly cautions: readonly Caution[]
+}
+
+export interface Pot {
+  /** In the order in which they go into the pot, longest first. */
+  readonly places: readonly PotPlace[]
+  /** 0..100: what the fits and the differences come to. */
+  readonly score: number
+  /** Smallest texture distance between two of them, in shoulders, 0..1. */
+  readonly apart: number
+}
+
+export interface PotPlan {
+  /** Best first. */
+  readonly pots: readonly Pot[]
+  /** Fish that pass the dish's gates and were considered. */
+  readonly considered: number
+  /** Why there is no pot. */
+  readonly emptyBecause: string | null
+}
+
+/** A role below this fit makes the set infeasible. */
+const LEAST_ROLE_FIT = 40
+
+const roleBrief = (brief: NormalisedBrief, { asks, why }: Role): NormalisedBrief => ({
+  ...brief,
+  asks: Object.fromEntries(
+    Object.entries(asks).map(([key, { from, to, pull }]): [string, NormalisedAsk] => [
+      key,
+      { from: from ?? null, to: to ?? null, pull, must: null, because: ['method'], reason: why },
+    ]),
+  ),
+})
+
+/** Minutes until the middle is done: depth of flesh squared, in hot liquor; dense flesh takes no longer, thick flesh does. */
+const MINUTES_PER_MM2 = 0.011
+const estimateMinutes = ({ depthMm }: ResolvedOffer, thicknessMm: number | null): number => {
+  const mm = thicknessMm === null ? depthMm.typical : Math.min(thicknessMm, depthMm.typical)
+  return Math.max(1, Math.round(MINUTES_PER_MM2 * mm * mm))
+}
+
+/** The best offer of each species that passes the dish's gates, by id, so that nothing hangs on the order of the book. */
+const pickFish = (board: Board): readonly Entry[] =>
+  [...groupBySpecies(board.considered.filter(({ gates }) => gates.length === 0)).values()]
+    .flatMap((group) => [...group].sort(byFit).slice(0, 1))
+    .sort((a, b) => (a.candidate.offer.id < b.candidate.offer.id ? -1 : 1))
+
+function describePot({ fish, value }: PotChoice, entries: readonly Entry[], roles: readonly Role[], board: Board): Pot {
+  const { brief } = board
+  const share = fish.length
+  const places = roles.map((role, i): PotPlace => {
+    const entry = entries[fish[i] ?? 0] as Entry
+    const { offer, form } = entry.candidate
+    const own = roleBrief(brief, role)
+    const fit = computeFit(entry.candidate, own, createScoring(own, [offer]))
+    return {
+      role: role.name,
+      why: role.why,
+      species: offer.species,
+      common: offer.common,
+      offerId: offer.id,
+      offer: offer.label,
+      form,
+      fit: toTenth(fit.fit),
+      pointsLost: explainPoints(fit, own),
+      minutes: estimateMinutes(offer, brief.thicknessMm),
+      buyG: Math.round(computeWeightToBuyG(offer, form, brief).typical / share),
+      cautions: findCautions(offer, brief),
+    }
+  })
+  // Of two that take as long, the one that forgives overcooking goes in first.
+  const forgives = ({ offerId }: PotPlace) =>
+    entries.find(({ candidate }) => candidate.offer.id === offerId)?.candidate.offer.traits.tolerance.typical ?? 0
+  const pairs = fish.flatMap((a, i) => fish.slice(i + 1).map((b) => distanceOf(entries[a] as Entry, entries[b] as Entry)))
+  return {
+    places: [...places].sort((a, b) => b.minutes - a.minutes || forgives(b) - forgives(a) || (a.species < b.species ? -1 : 1)),
+    score: toTenth(100 * Math.exp(value - 0.5)),
+    apart: Math.round(Math.min(1, ...pairs) * 1000) / 1000,
+  }
+}
+
+/** Texture distance between two fish, in shoulders, capped at 1. */
+const distanceOf = (a: Entry, b: Entry): number => Math.min(1, computeKinship(a.candidate.offer, b.candidate.offer).distance)
+
+function whyEmpty(considered: number, k: number, roles: readonly Role[], logFit: readonly (readonly number[])[]): string {
+  if (considered < k) return `Only ${considered} fish pass what this dish must have, and ${k} are wanted.`
+  const unfilled = roles.filter((_, role) => logFit.every((row) => row[role] === -Infinity))
+  return unfilled.length > 0
+    ? `No fish that passes fills the place of the ${unfilled.map(({ name }) => name).join(' or the ')} one.`
+    : 'No set of different fish fills every place.'
+}
+
+export interface PotOptions {
+  readonly today: string
+  /** How many fish go in, 2..5. */
+  readonly k: number
+}
+
+/**
+ * A pot of several: which k fish fill the roles of a stew, a mixed fry or a board and differ from one another, exactly the best and its
+ * runners-up, in the order in which they go in. The dish's gates hold for each: one allergen closes the pot.
+ * @param brief already valid by its schema   @throws RangeError for k outside 2..5
+ */
+export function planPot(brief: Brief, sheet: OfferSheet, { today, k }: PotOptions): Result<PotPlan, readonly Problem[]> {
+  const laid = createBoard(brief, sheet, today)
+  if (!laid.ok) return laid
+  const board = laid.value
+  const roles = listRoles(board.brief.method, k)
+  const entries = pickFish(board)
+  const logFit = entries.map(({ candidate }) =>
+    roles.map((role) => {
+      const own = roleBrief(board.brief, role)
+      const { fit } = computeFit(candidate, own, createScoring(own, [candidate.offer]))
+      return fit < LEAST_ROLE_FIT ? -Infinity : Math.log(fit / 100)
+    }),
+  )
+  const distance = entries.map((a) => entries.map((b) => (a === b ? 0 : distanceOf(a, b))))
+  const choices = entries.length < k ? [] : assignPot({ logFit, distance })
+  return {
+    ok: true,
+    value: {
+      pots: choices.map((choice) => describePot(choice, entries, roles, board)),
+      considered: entries.length,
+      emptyBecause: choices.length > 0 ? null : whyEmpty(entries.length, k, roles, logFit),
+    },
+  }
+}

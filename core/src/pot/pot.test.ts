@@ -1,0 +1,122 @@
+import { createOfferSheet } from '@tender-gill/catalogue/book'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { TODAY, buildBrief, must } from '../testing/builders.ts'
+import { assignPot, valuePot, type PotProblem } from './assignPot.ts'
+import { listRoles, planPot } from './index.ts'
+
+const book = createOfferSheet(TODAY)
+const plan = (k: number, patch: object = {}) =>
+  must(planPot(buildBrief({ method: 'stew', format: 'chunk', ...patch }), book, { today: TODAY, k }))
+
+/** Fish with fits and distances at random; distances are those of points on a line, so that they are a metric. */
+const problemArbitrary = (fish: number, roles: number): fc.Arbitrary<PotProblem> =>
+  fc
+    .tuple(
+      fc.array(fc.array(fc.oneof(fc.integer({ min: 40, max: 100 }), fc.constant(0)), { minLength: roles, maxLength: roles }), {
+        minLength: fish,
+        maxLength: fish,
+      }),
+      fc.array(fc.integer({ min: 0, max: 20 }), { minLength: fish, maxLength: fish }),
+    )
+    .map(([fits, places]) => ({
+      logFit: fits.map((row) => row.map((fit) => (fit === 0 ? -Infinity : Math.log(fit / 100)))),
+      distance: places.map((a) => places.map((b) => Math.min(1, Math.abs(a - b) / 10))),
+    }))
+
+function bruteForce(problem: PotProblem, roles: number): number {
+  let best = -Infinity
+  const walk = (chosen: readonly number[]): void => {
+    if (chosen.length === roles) {
+      best = Math.max(best, valuePot(chosen, problem))
+      return
+    }
+    for (let fish = 0; fish < problem.logFit.length; fish += 1) if (!chosen.includes(fish)) walk([...chosen, fish])
+  }
+  walk([])
+  return best
+}
+
+describe('a pot of several', () => {
+  it.each([
+    [25, 3, 25],
+    [25, 2, 25],
+    [12, 4, 20],
+  ])(
+    'is the best there is: the same as trying all, %i fish in %i places',
+    (fish, roles, numRuns) => {
+      fc.assert(
+        fc.property(problemArbitrary(fish, roles), (problem) => {
+          const best = bruteForce(problem, roles)
+          const [first] = assignPot(problem)
+          expect(first?.value ?? -Infinity).toBeCloseTo(best, 10)
+        }),
+        { seed: 41, numRuns },
+      )
+    },
+    120_000,
+  )
+
+  it('has runners-up that are no better and no set twice', () => {
+    fc.assert(
+      fc.property(problemArbitrary(10, 3), (problem) => {
+        const choices = assignPot(problem, { most: 5 })
+        const values = choices.map(({ value }) => value)
+        expect(values).toEqual([...values].sort((a, b) => b - a))
+        expect(new Set(choices.map(({ fish }) => fish.join())).size).toBe(choices.length)
+        for (const { fish } of choices) expect(new Set(fish).size).toBe(fish.length)
+      }),
+      { seed: 42, numRuns: 60 },
+    )
+  })
+
+  it.each([2, 3, 4, 5])('fills %i places with different fish, each good in its own, longest in the pot first', (k) => {
+    const { pots } = plan(k)
+    expect(pots.length).toBeGreaterThan(0)
+    for (const { places } of pots) {
+      expect(new Set(places.map(({ species }) => species)).size).toBe(k)
+      expect(places.every(({ fit }) => fit >= 40)).toBe(true)
+      const minutes = places.map((place) => place.minutes)
+      expect(minutes).toEqual([...minutes].sort((a, b) => b - a))
+      expect([...places].map(({ role }) => role).sort()).toEqual(
+        listRoles('stew', k)
+          .map(({ name }) => name)
+          .sort(),
+      )
+    }
+  })
+
+  it('lets no crustacean or mollusc into the pot of one who is allergic, and no protected fish into any', () => {
+    const { pots } = plan(4, { diners: { allergies: ['crustacean', 'mollusc'] } })
+    const allergens = new Map(book.offers.map(({ id, allergen }) => [id, allergen]))
+    const listed = new Map(book.offers.map(({ id, listing }) => [id, listing?.status]))
+    for (const { offerId } of pots.flatMap(({ places }) => places)) {
+      expect(allergens.get(offerId)).toBe('fish')
+      expect(listed.get(offerId)).not.toBe('prohibited')
+    }
+  })
+
+  it('says why there is none', () => {
+    expect(plan(3, { pool: ['Gadus morhua', 'Lophius piscatorius'] })).toMatchObject({
+      pots: [],
+      considered: 2,
+      emptyBecause: expect.stringContaining('Only 2 fish'),
+    })
+    expect(plan(2, { pool: ['Lophius piscatorius', 'Lophius americanus'] }).emptyBecause).toContain('flaking')
+  })
+
+  it('hangs on no order of the book', () => {
+    const turned = { ...book, offers: [...book.offers].reverse() }
+    const brief = buildBrief({ method: 'stew', format: 'chunk' })
+    const species = (sheet: typeof book) =>
+      must(planPot(brief, sheet, { today: TODAY, k: 3 }))
+        .pots[0]?.places.map((place) => place.species)
+        .sort()
+    expect(species(turned)).toEqual(species(book))
+  })
+
+  it('refuses a pot of one or of six', () => {
+    expect(() => listRoles('stew', 1)).toThrow(RangeError)
+    expect(() => listRoles('stew', 6)).toThrow(RangeError)
+  })
+})

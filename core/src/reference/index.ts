@@ -1,0 +1,2 @@
+export { referenceDesirability, referenceFit } from './referenceFit.ts'
+export { referenceRanks } from './referenceRanks.ts'

@@ -1,0 +1,1 @@
+export { computeKinship, findRelatives, type KinDifference, type Relative } from './findRelatives.ts'

@@ -1,0 +1,31 @@
+import type { MercuryClass, NormalisedBrief } from '@tender-gill/contract'
+import { BODY_KG, CHILD_PORTION, MERCURY_LIMIT_UG_PER_KG_WEEK, MERCURY_UG_PER_G } from '../tables/constants.ts'
+
+/** One portion a week, as methylmercury for each kg of body weight. */
+export interface MercuryEstimate {
+  readonly eater: 'pregnant' | 'child'
+  /** µg per kg of body weight and week */
+  readonly low: number
+  readonly typical: number
+  readonly high: number
+  readonly overLimit: boolean
+}
+
+/**
+ * Weekly methylmercury from one portion of this class (class mean x portion / body weight), for the most sensitive eater at the table.
+ * Compared with 1.3 µg per kg and week (published limits run from 0.7 to 1.6).
+ * @returns undefined when nobody sensitive eats
+ */
+export function estimateMercury(mercury: MercuryClass, brief: Pick<NormalisedBrief, 'diners' | 'portionG'>): MercuryEstimate | undefined {
+  const eater = (brief.diners.children ?? 0) > 0 ? 'child' : (brief.diners.pregnant ?? 0) > 0 ? 'pregnant' : undefined
+  if (!eater) return undefined
+  const gPerKg = eater === 'child' ? (brief.portionG * CHILD_PORTION) / BODY_KG.child : brief.portionG / BODY_KG.adult
+  const [low, typical, high] = MERCURY_UG_PER_G[mercury]
+  return {
+    eater,
+    low: low * gPerKg,
+    typical: typical * gPerKg,
+    high: high * gPerKg,
+    overLimit: typical * gPerKg > MERCURY_LIMIT_UG_PER_KG_WEEK.typical,
+  }
+}

@@ -1,0 +1,80 @@
+import type { Cause } from './findCauses.ts'
+
+/** A possible rung: its score and what can keep it away. */
+export interface RungCandidate {
+  readonly standIn: number
+  readonly causes: readonly Cause[]
+}
+
+export interface LadderChoice {
+  /** Indexes into the candidates, in their order. */
+  readonly chosen: readonly number[]
+  /** Expected stand-in score of the first rung that is there. */
+  readonly expected: number
+  /** Chance that at least one rung is there, 0..1. */
+  readonly atLeastOne: number
+}
+
+const WORD = 31
+
+/** One term of the inclusion and exclusion over the rungs above: a set of causes that all hold, its chance and its sign. */
+interface Term {
+  readonly sign: 1 | -1
+  readonly mask: readonly number[]
+  readonly chance: number
+}
+
+interface IndexedRung {
+  readonly standIn: number
+  readonly causes: readonly number[]
+}
+
+function joinTerm({ sign, mask, chance }: Term, causes: readonly number[], holds: Float64Array): Term {
+  const joined = [...mask]
+  let product = chance
+  for (const cause of causes) {
+    const word = Math.floor(cause / WORD)
+    const bit = 1 << (cause % WORD)
+    if ((joined[word] ?? 0) & bit) continue
+    joined[word] = (joined[word] ?? 0) | bit
+    product *= holds[cause] ?? 1
+  }
+  return { sign: sign === 1 ? -1 : 1, mask: joined, chance: product }
+}
+
+/**
+ * Chooses up to `rungs` candidates, in their order, that maximise E = sum over k of P(the rungs before k fail and k is there) x standIn_k,
+ * with P exact by inclusion and exclusion over shared causes. Exhaustive over the candidates given.
+ * @param candidates best stand-in first
+ */
+export function chooseLadder(candidates: readonly RungCandidate[], rungs: number): LadderChoice {
+  const names = [...new Set(candidates.flatMap(({ causes }) => causes.map(({ name }) => name)))]
+  const holds = new Float64Array(names.length)
+  const indexed: readonly IndexedRung[] = candidates.map(({ standIn, causes }) => ({
+    standIn,
+    causes: causes.map(({ name, chance }) => {
+      const index = names.indexOf(name)
+      holds[index] = 1 - chance
+      return index
+    }),
+  }))
+  let best: LadderChoice = { chosen: [], expected: 0, atLeastOne: 0 }
+  const start: Term = { sign: 1, mask: new Array<number>(Math.ceil(names.length / WORD)).fill(0), chance: 1 }
+  const descend = (from: number, terms: readonly Term[], soFar: LadderChoice): void => {
+    if (soFar.expected > best.expected + 1e-12) best = soFar
+    if (soFar.chosen.length === rungs) return
+    for (let i = from; i < indexed.length; i += 1) {
+      const rung = indexed[i]
+      if (!rung) continue
+      const joined = terms.map((term) => joinTerm(term, rung.causes, holds))
+      const first = joined.reduce((sum, { sign, chance }) => sum - sign * chance, 0)
+      descend(i + 1, [...terms, ...joined], {
+        chosen: [...soFar.chosen, i],
+        expected: soFar.expected + first * rung.standIn,
+        atLeastOne: soFar.atLeastOne + first,
+      })
+    }
+  }
+  descend(0, [start], best)
+  return best
+}

@@ -1,0 +1,45 @@
+import type { ResolvedOffer, Tempting } from '@tender-gill/contract'
+import { describeGate } from '../gates/index.ts'
+import { explainPoints } from '../fit/index.ts'
+import type { Board, Entry } from '../lineUp/index.ts'
+import { TEMPTING, colourLikeness } from '../tables/constants.ts'
+
+/** A fish that passed, with its score; or one that is gated, with none. */
+export interface TemptingCandidate {
+  readonly entry: Entry
+  readonly standIn: number | null
+}
+
+const sharesName = (a: ResolvedOffer, b: ResolvedOffer): boolean => {
+  const names = new Set(a.marketNames.map((name) => name.toLowerCase()))
+  return b.marketNames.some((name) => names.has(name.toLowerCase()))
+}
+
+/** How much a fish tempts in place of another: how well it is known, and how like it looks and sounds. 0..2. */
+export function computeLure(offer: ResolvedOffer, missing: ResolvedOffer): number {
+  const likeness =
+    colourLikeness(offer.cookedColour, missing.cookedColour) + Number(offer.family === missing.family) + Number(sharesName(offer, missing))
+  return offer.familiarity / 10 + likeness / 3
+}
+
+function describeTempting({ entry, standIn }: TemptingCandidate, board: Board): string {
+  const gate = entry.gates[0]
+  if (gate) return describeGate(gate, entry.candidate, board.brief)
+  const worst = explainPoints(entry.fit, board.brief)[0]
+  return `Only ${Math.round(standIn ?? 0)} of 100 as a stand-in. ${worst?.sentence ?? 'It is a different fish in this dish.'}`
+}
+
+/** Up to three fish that come to mind first and would be wrong here: gated, or far below the best stand-in. */
+export function findTempting(candidates: readonly TemptingCandidate[], missing: ResolvedOffer, board: Board): Tempting[] {
+  const best = Math.max(0, ...candidates.map(({ standIn }) => standIn ?? 0))
+  return candidates
+    .filter(({ standIn }) => standIn === null || standIn < TEMPTING.belowBest * best)
+    .map((candidate) => ({ candidate, lure: computeLure(candidate.entry.candidate.offer, missing) }))
+    .filter(({ lure }) => lure > TEMPTING.leastLure)
+    .sort((a, b) => b.lure - a.lure || (a.candidate.entry.candidate.offer.id < b.candidate.entry.candidate.offer.id ? -1 : 1))
+    .slice(0, TEMPTING.most)
+    .map(({ candidate }) => {
+      const { offer } = candidate.entry.candidate
+      return { species: offer.species, common: offer.common, offerId: offer.id, sentence: describeTempting(candidate, board) }
+    })
+}

@@ -1,0 +1,272 @@
+import { createOfferSheet } from '@tender-gill/catalogue'
+import type { StandInsRequest } from '@tender-gill/contract'
+import { parseStandIns } from '@tender-gill/contract/validators'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { createScoring } from '../fit/index.ts'
+import { createBoard } from '../lineUp/index.ts'
+import { findRawRefusal } from '../safety/index.ts'
+import { briefArbitrary, offersArbitrary } from '../testing/arbitraries.ts'
+import { TODAY, buildBrief, buildOffer, buildSheet, must } from '../testing/builders.ts'
+import {
+  chooseLadder,
+  computeAlike,
+  computeLure,
+  computeThereShare,
+  findCauses,
+  findStandIns,
+  type Cause,
+  type RungCandidate,
+} from './index.ts'
+
+const book = createOfferSheet(TODAY)
+const ask = (patch: Partial<StandInsRequest>, sheet = book) =>
+  findStandIns({ ...buildBrief(), missing: 'Gadus morhua', ...patch } as StandInsRequest, sheet, { today: TODAY })
+const missingArbitrary = fc.constantFrom(...new Set(book.offers.map(({ species }) => species)))
+
+describe('laws of the stand-ins', () => {
+  it('finds a fish 100 alike to itself, and any other at most 100', () => {
+    fc.assert(
+      fc.property(briefArbitrary, offersArbitrary(2, 5), (brief, offers) => {
+        const board = must(createBoard(brief, buildSheet(...offers), TODAY))
+        const [m, c] = board.entries
+        if (!m || !c) return
+        expect(computeAlike(m.candidate, m.candidate, board.brief, board.scoring).alike).toBeCloseTo(100, 9)
+        expect(computeAlike(c.candidate, m.candidate, board.brief, board.scoring).alike).toBeLessThanOrEqual(100)
+      }),
+      { seed: 11, numRuns: 200 },
+    )
+  })
+
+  it('never offers an unsafe fish, one the allergic cannot eat, or the missing fish itself', () => {
+    const byId = new Map(book.offers.map((offer) => [offer.id, offer]))
+    fc.assert(
+      fc.property(briefArbitrary, missingArbitrary, (brief, missing) => {
+        const answer = must(ask({ ...brief, missing }))
+        for (const { species, offerId } of [...answer.ladder, ...answer.order]) {
+          const offer = byId.get(offerId)
+          expect(species).not.toBe(missing)
+          expect(offer && findRawRefusal(offer, answer.brief)).toBeUndefined()
+          expect(offer?.waxEster).toBe(false)
+          expect(answer.brief.diners.allergies).not.toContain(offer?.allergen)
+        }
+      }),
+      { seed: 12, numRuns: 120 },
+    )
+  })
+
+  it('answers the same whatever the order of the offers', () => {
+    fc.assert(
+      fc.property(briefArbitrary, offersArbitrary(3, 8), (brief, offers) => {
+        const missing = offers[0]?.species ?? ''
+        expect(ask({ ...brief, missing }, buildSheet(...[...offers].reverse()))).toEqual(ask({ ...brief, missing }, buildSheet(...offers)))
+      }),
+      { seed: 13, numRuns: 100 },
+    )
+  })
+
+  it('scores a stand-in the same whatever else is in the pool', () => {
+    const pool = ['Pollachius virens', 'Merlangius merlangus', 'Salmo salar', 'Molva molva']
+    const scores = (names: readonly string[]) =>
+      new Map(must(ask({ pool: [...names] })).order.map(({ species, standIn }) => [species, standIn]))
+    const all = scores(pool)
+    for (const [species, standIn] of scores(pool.slice(1))) expect(all.get(species)).toBe(standIn)
+  })
+})
+
+describe('computeAlike', () => {
+  const brief = buildBrief({ asks: { firmness: { from: 4, to: 7, pull: 5 } } })
+  const alikeness = (firmness: number) => {
+    const offers = [buildOffer('Piscis absens', { flesh: { firmness: 6 } }), buildOffer('Piscis alter', { flesh: { firmness } })]
+    const board = must(createBoard(brief, buildSheet(...offers), TODAY))
+    const [m, c] = board.entries
+    if (!m || !c) throw new Error('two entries were laid')
+    return computeAlike(c.candidate, m.candidate, board.brief, createScoring(board.brief, offers)).alike
+  }
+
+  it('takes a step outside the band harder than the same step inside it', () => {
+    expect(alikeness(8)).toBeLessThan(alikeness(4.5))
+  })
+
+  it('takes too soft harder than too firm', () => {
+    expect(alikeness(2.5)).toBeLessThan(alikeness(8.5))
+  })
+})
+
+const cause = (name: string, chance: number): Cause => ({ kind: 'weather', name, chance })
+
+/** Expected standing by adding up every combination of causes failing or not. */
+function expectedByEnumeration(rungs: readonly RungCandidate[]): { expected: number; atLeastOne: number } {
+  const causes = [...new Map(rungs.flatMap((rung) => rung.causes).map((one) => [one.name, one])).values()]
+  let expected = 0
+  let atLeastOne = 0
+  for (let world = 0; world < 2 ** causes.length; world += 1) {
+    const failed = new Set(causes.filter((_, i) => world & (1 << i)).map(({ name }) => name))
+    const chance = causes.reduce((p, one) => p * (failed.has(one.name) ? one.chance : 1 - one.chance), 1)
+    const there = rungs.find((rung) => rung.causes.every(({ name }) => !failed.has(name)))
+    expected += there ? chance * there.standIn : 0
+    atLeastOne += there ? chance : 0
+  }
+  return { expected, atLeastOne }
+}
+
+const subsets = (n: number, most: number): readonly (readonly number[])[] =>
+  Array.from({ length: 2 ** n }, (_, bits) => Array.from({ length: n }, (_x, i) => i).filter((i) => bits & (1 << i))).filter(
+    (set) => set.length > 0 && set.length <= most,
+  )
+
+const rungsArbitrary = fc
+  .array(
+    fc.record({
+      standIn: fc.integer({ min: 50, max: 100 }),
+      names: fc.uniqueArray(fc.constantFrom('boat', 'farm', 'van', 'month'), { minLength: 1 }),
+    }),
+    { minLength: 1, maxLength: 6 },
+  )
+  .map((rows) =>
+    rows
+      .map(({ standIn, names }): RungCandidate => ({
+        standIn,
+        causes: names.map((name) => cause(name, { boat: 0.3, farm: 0.04, van: 0.1, month: 0.2 }[name] ?? 0)),
+      }))
+      .sort((a, b) => b.standIn - a.standIn),
+  )
+
+describe('chooseLadder', () => {
+  it('finds the best set of at most three rungs, as trying every set does', () => {
+    fc.assert(
+      fc.property(rungsArbitrary, (rungs) => {
+        const best = Math.max(...subsets(rungs.length, 3).map((set) => expectedByEnumeration(set.flatMap((i) => rungs[i] ?? [])).expected))
+        const { expected, chosen, atLeastOne } = chooseLadder(rungs, 3)
+        const own = expectedByEnumeration(chosen.flatMap((i) => rungs[i] ?? []))
+        expect(expected).toBeCloseTo(best, 9)
+        expect(expected).toBeCloseTo(own.expected, 9)
+        expect(atLeastOne).toBeCloseTo(own.atLeastOne, 9)
+      }),
+      { seed: 14, numRuns: 150 },
+    )
+  })
+
+  it('never stands lower for having one more fish to choose from', () => {
+    fc.assert(
+      fc.property(rungsArbitrary, (rungs) => {
+        expect(chooseLadder(rungs, 3).expected).toBeGreaterThanOrEqual(chooseLadder(rungs.slice(0, -1), 3).expected - 1e-12)
+      }),
+      { seed: 15, numRuns: 150 },
+    )
+  })
+
+  it('prefers a farmed fish of 80 over a second of 84 from the same boat', () => {
+    const rungs = [
+      { standIn: 90, causes: [cause('boat', 0.3)] },
+      { standIn: 84, causes: [cause('boat', 0.3)] },
+      { standIn: 80, causes: [cause('farm', 0.04)] },
+    ]
+    expect(chooseLadder(rungs, 2).chosen).toEqual([0, 2])
+  })
+})
+
+describe('findStandIns', () => {
+  it('answers in the shape of the contract', () => {
+    const answer = must(ask({ method: 'poach', format: 'chunk', diners: { children: 1 } }))
+    expect(parseStandIns(JSON.parse(JSON.stringify(answer)))).toMatchObject({ ok: true })
+  })
+
+  it('tells the menu on every rung of another species, with at most six changes besides', () => {
+    const { ladder } = must(ask({ method: 'grill', format: 'chunk', missing: 'Argyrosomus regius' }))
+    expect(ladder.length).toBeGreaterThan(1)
+    for (const { changes } of ladder) {
+      expect(changes.at(-1)).toMatchObject({ kind: 'menu-name', sentence: expect.stringContaining('allergen sheet') })
+      expect(changes.length).toBeLessThanOrEqual(7)
+    }
+  })
+
+  it('computes what changes in numbers: weight, price, fat, bones and handling', () => {
+    const market = {
+      prices: [
+        { species: 'Piscis absens', form: 'fillet-skinless' as const, price: 20, currency: 'EUR', unit: 'kg' as const },
+        { species: 'Piscis alter', form: 'gutted' as const, price: 9, currency: 'EUR', unit: 'kg' as const },
+      ],
+    }
+    const other = buildOffer('Piscis alter', {
+      flesh: { fat: 12, cohesion: 4, flavour: 5 },
+      bones: { ...buildOffer('x y').bones, 'fillet-pinned': { low: 2, typical: 2.5, high: 3, basis: 'compiled' } },
+    })
+    const { ladder } = must(
+      ask(
+        { method: 'curry', format: 'chunk', missing: 'Piscis absens', market, budget: { perPortion: 9, currency: 'EUR' } },
+        buildSheet(buildOffer('Piscis absens'), other),
+      ),
+    )
+    const deltas = Object.fromEntries((ladder[0]?.changes ?? []).map(({ kind, delta }) => [kind, delta]))
+    expect(deltas).toMatchObject({ bones: 2, fat: 8, handling: -2, seasoning: 2 })
+    const readyG = (4 * 150) / (0.94 * 0.8)
+    expect(deltas.weight).toBe(Math.round(readyG * (0.88 / 0.42) - readyG))
+    expect(deltas.price).toBeCloseTo((readyG / 4000) * (9 * (0.88 / 0.42) - 20), 2)
+  })
+
+  it('offers another offer of the same species first when this one looked bad, and none when it was not landed', () => {
+    const offers = buildSheet(buildOffer('Piscis idem'), buildOffer('Piscis idem', { origin: 'farmed' }), buildOffer('Piscis alter'))
+    expect(must(ask({ missing: 'Piscis idem', because: 'looked-bad' }, offers)).ladder[0]?.species).toBe('Piscis idem')
+    expect(must(ask({ missing: 'Piscis idem', because: 'not-landed' }, offers)).order.map(({ species }) => species)).toEqual([
+      'Piscis alter',
+    ])
+  })
+
+  it('takes cheaper fish only when the missing one is too dear, and says so when no price is known', () => {
+    const price = (species: string, perKg: number) => ({
+      species,
+      form: 'fillet-skin-on' as const,
+      price: perKg,
+      currency: 'EUR',
+      unit: 'kg' as const,
+    })
+    const offers = buildSheet(buildOffer('Piscis carus'), buildOffer('Piscis vilis'), buildOffer('Piscis carior'))
+    const market = { prices: [price('Piscis carus', 20), price('Piscis vilis', 9), price('Piscis carior', 30)] }
+    const priced = must(ask({ missing: 'Piscis carus', because: 'too-dear', market, budget: { perPortion: 9, currency: 'EUR' } }, offers))
+    expect(priced.order.map(({ species }) => species)).toEqual(['Piscis vilis'])
+    const blind = must(ask({ missing: 'Piscis carus', because: 'too-dear' }, offers))
+    expect(blind.order).toHaveLength(2)
+    expect(blind.dropped).toHaveLength(1)
+  })
+
+  it('leaves the ladder empty with the reason rather than loosen a rule', () => {
+    const answer = must(ask({ missing: 'Gadus morhua', because: 'allergy' }))
+    for (const { offerId } of answer.ladder) expect(book.offers.find(({ id }) => id === offerId)?.allergen).not.toBe('fish')
+    const nothing = must(ask({ missing: 'Piscis unus' }, buildSheet(buildOffer('Piscis unus'))))
+    expect(nothing).toMatchObject({ ladder: [], atLeastOne: 0, emptyBecause: expect.stringContaining('No other fish') })
+  })
+
+  it('names the place of an unknown missing fish and of an unknown offer of it', () => {
+    expect(ask({ missing: 'Nemo nemo' })).toMatchObject({ ok: false, error: [{ path: '/missing' }] })
+    expect(ask({ missingOffer: 'gadus-morhua.farmed.fresh.tail' })).toMatchObject({ ok: false, error: [{ path: '/missingOffer' }] })
+  })
+
+  it('shows at most three tempting fish, each gated or far below the best', () => {
+    const answer = must(ask({ method: 'stew', format: 'chunk', missing: 'Lophius piscatorius' }))
+    expect(answer.tempting.length).toBeLessThanOrEqual(3)
+    const best = answer.order[0]?.standIn ?? 0
+    for (const { species } of answer.tempting) {
+      const passed = answer.order.find((row) => row.species === species)
+      if (passed) expect(passed.standIn).toBeLessThan(0.6 * best)
+      else expect(answer.leftOut.map((row) => row.species)).toContain(species)
+    }
+  })
+})
+
+describe('findCauses', () => {
+  it('gives a wild fresh fish weather, stock and price, and a farmed one its farm', () => {
+    const kinds = (origin: 'wild' | 'farmed') =>
+      findCauses({ offer: buildOffer('Piscis unus', { origin }), form: 'whole' }).map(({ kind }) => kind)
+    expect(kinds('wild')).toEqual(['weather', 'stock', 'price'])
+    expect(kinds('farmed')).toEqual(['farm', 'price'])
+    expect(computeThereShare(findCauses({ offer: buildOffer('Piscis unus'), form: 'whole' }))).toBeCloseTo(0.85 * 0.97 * 0.92, 9)
+  })
+})
+
+describe('computeLure', () => {
+  it('is 2 for the best-known fish of the same colour, family and name', () => {
+    const fish = buildOffer('Piscis unus', { familiarity: 10, marketNames: ['cod'] })
+    expect(computeLure(fish, buildOffer('Piscis duo', { marketNames: ['Cod'] }))).toBeCloseTo(2, 9)
+  })
+})

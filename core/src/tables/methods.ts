@@ -1,0 +1,424 @@
+import type { AskKey, BandKey, Brief, CookedColour, Format, Method } from '@tender-gill/contract'
+
+/** One default ask of a method, with the cook's reason for it. Bounds left out are open. */
+export interface DefaultAsk {
+  readonly from?: number
+  readonly to?: number
+  readonly pull: number
+  /** A bound no score buys back; looser than the band. */
+  readonly must?: { readonly from?: number; readonly to?: number }
+  readonly why: string
+}
+export type DefaultAsks = { readonly [K in BandKey]?: DefaultAsk } & {
+  readonly colour?: { readonly wanted: readonly CookedColour[]; readonly pull: number; readonly why: string }
+}
+
+export type Heat = 'contact' | 'fierce' | 'dry' | 'steam' | 'water' | 'fat' | 'none'
+export interface MethodEntry {
+  readonly label: string
+  readonly asks: DefaultAsks
+  /** Where a cut changes what the method asks: field by field over `asks`. */
+  readonly byFormat?: { readonly [F in Format]?: { readonly [K in AskKey]?: Partial<DefaultAsk> } }
+  /** Fraction of raw weight left on the plate. */
+  readonly cookingYield: number
+  readonly heat: Heat
+}
+
+const ask = (from: number | undefined, to: number | undefined, pull: number, why: string, must?: DefaultAsk['must']): DefaultAsk => ({
+  ...(from === undefined ? {} : { from }),
+  ...(to === undefined ? {} : { to }),
+  pull,
+  why,
+  ...(must ? { must } : {}),
+})
+const from = (edge: number, pull: number, why: string, must?: number) =>
+  ask(edge, undefined, pull, why, must === undefined ? undefined : { from: must })
+const upTo = (edge: number, pull: number, why: string, must?: number) =>
+  ask(undefined, edge, pull, why, must === undefined ? undefined : { to: must })
+const band = (low: number, high: number, pull: number, why: string) => ask(low, high, pull, why)
+
+const fewBones = (pull = 3) => upTo(2, pull, 'a guest should not have to pick')
+const eatenOffTheBone = { to: 5, pull: 2, why: 'eaten off the frame, so some bones are expected' }
+
+/** What each way of cooking asks of a fish. Each number stands beside its reason; pulls are 0 to 5. */
+export const METHOD_TABLE: Record<Method, MethodEntry> = {
+  'pan-sear': {
+    label: 'Pan-seared',
+    heat: 'contact',
+    cookingYield: 0.82,
+    asks: {
+      cohesion: from(5.5, 4, 'it is turned once with a slice and must lift whole', 2.5),
+      firmness: band(4.5, 7.5, 2, 'some spring under the crust'),
+      tolerance: from(5, 3, 'a hot pan leaves a minute between done and dry'),
+      fat: band(2, 14, 1, 'a little of its own fat keeps it moist'),
+      skin: from(6.5, 2, 'most of the time is spent skin side down'),
+      thickness: from(16, 1, 'thin fillets are done before they are brown'),
+      flavour: band(1.5, 6.5, 1, 'a bare plate hides nothing'),
+      bones: fewBones(),
+    },
+    byFormat: {
+      whole: { bones: eatenOffTheBone, thickness: { pull: 0 } },
+      'fillet-skinless': { skin: { pull: 0, why: 'the skin is off' } },
+      steak: { skin: { pull: 0, why: 'a steak lies on its cut face' }, bones: { to: 4, pull: 2, why: 'a steak keeps its round of bone' } },
+    },
+  },
+  'shallow-fry': {
+    label: 'Shallow-fried in a coat',
+    heat: 'contact',
+    cookingYield: 0.82,
+    asks: {
+      cohesion: from(4.5, 3, 'coated, turned once, lifted out', 2),
+      firmness: band(3.5, 6.5, 2, 'tender inside the crust'),
+      fat: upTo(5, 2, 'lean flesh, since the pan brings the fat'),
+      flavour: upTo(4.5, 2, 'butter and crumb want a mild fish'),
+      tolerance: from(3.5, 1, 'the coat forgives a little'),
+      bones: fewBones(),
+    },
+    byFormat: { whole: { bones: eatenOffTheBone }, steak: { bones: { to: 4, pull: 2 } } },
+  },
+  'deep-fry': {
+    label: 'Deep-fried',
+    heat: 'fat',
+    cookingYield: 0.78,
+    asks: {
+      flake: band(6, 9.2, 3, 'white flakes that steam open inside the batter'),
+      fat: upTo(2.5, 3, 'lean: oily flesh in oil cloys'),
+      flavour: upTo(3.2, 3, 'clean taste under the crust'),
+      cohesion: from(4.3, 3, 'must not fall to bits in the basket', 2),
+      firmness: band(3.5, 6.2, 1, 'tender against the crunch'),
+      colour: { wanted: ['white', 'ivory'], pull: 1, why: 'white flesh is what the crust promises' },
+      bones: upTo(1.5, 4, 'eaten with the fingers, without looking'),
+    },
+    byFormat: {
+      whole: {
+        flake: { pull: 0, why: 'eaten whole and crisp' },
+        fat: { to: 12, pull: 1, why: 'small oily fish fry crisp' },
+        flavour: { to: 8, pull: 1, why: 'the sea may be tasted' },
+        colour: { pull: 0, why: 'under its own skin' },
+        bones: { to: 3, pull: 3, why: 'small bones crisp, large ones do not' },
+      },
+    },
+  },
+  grill: {
+    label: 'Grilled over coals',
+    heat: 'fierce',
+    cookingYield: 0.76,
+    asks: {
+      cohesion: from(6, 5, 'it has to come off the bars in one piece', 4),
+      firmness: from(6, 3, 'firm flesh stands the turning'),
+      fat: band(3, 14, 3, 'fat bastes it under fierce heat'),
+      tolerance: from(5, 2, 'coals are never even'),
+      flavour: band(2.5, 8, 1, 'enough taste to stand up to smoke'),
+      flake: upTo(6, 1, 'large flakes drop through the bars'),
+      bones: fewBones(),
+    },
+    byFormat: {
+      whole: {
+        skin: { from: 6, pull: 3, why: 'its skin is what keeps a whole fish off the bars' },
+        firmness: { from: 4.5, pull: 2 },
+        bones: eatenOffTheBone,
+      },
+      portion: { thickness: { from: 20, pull: 1, why: 'thick pieces char before they dry' } },
+      steak: { bones: { to: 4, pull: 2, why: 'a steak keeps its round of bone' } },
+      'fillet-skin-on': { skin: { from: 4, pull: 2, why: 'the skin lies on the bars' } },
+    },
+  },
+  broil: {
+    label: 'Under the broiler',
+    heat: 'fierce',
+    cookingYield: 0.76,
+    asks: {
+      fat: band(6, 22, 4, 'the heat is dry and from above; fat answers it'),
+      tolerance: from(6, 3, 'the top is hot before the middle is warm'),
+      cohesion: from(3.5, 2, 'it stays on its tray and is lifted once', 1.5),
+      firmness: band(3.5, 8, 1, 'any but mush'),
+      flavour: band(2, 8, 1, 'glaze and char cover both ends'),
+      bones: fewBones(),
+    },
+    byFormat: {
+      whole: { bones: eatenOffTheBone, skin: { from: 4, pull: 2, why: 'the skin takes the heat' } },
+      steak: { bones: { to: 4, pull: 2 } },
+    },
+  },
+  roast: {
+    label: 'Roasted in the oven',
+    heat: 'dry',
+    cookingYield: 0.8,
+    asks: {
+      tolerance: from(5, 3, 'nobody stands over an oven'),
+      cohesion: from(5, 3, 'it must move from tray to plate', 2),
+      firmness: band(5, 8.5, 2, 'it should carve or flake, not slump'),
+      fat: band(1.5, 14, 2, 'dry heat takes water; fat keeps the bite'),
+      thickness: from(26, 2, 'thick pieces roast, thin ones dry'),
+      flavour: band(1.5, 7, 1, 'tray juices take most flavours'),
+      bones: fewBones(),
+    },
+    byFormat: { whole: { bones: eatenOffTheBone, thickness: { pull: 0 } }, steak: { bones: { to: 4, pull: 2 } } },
+  },
+  'roast-whole': {
+    label: 'Roasted whole',
+    heat: 'dry',
+    cookingYield: 0.8,
+    asks: {
+      tolerance: from(5, 2, 'the thick back sets the clock, the tail waits'),
+      firmness: band(4.5, 7, 2, 'fillets should lift off the frame'),
+      cohesion: from(5, 2, 'it is carried to the table'),
+      fat: band(2.5, 12, 2, 'a lean fish dries before the bone lets go'),
+      skin: from(6, 2, 'the skin is half of the dish'),
+      flavour: band(2, 6.5, 1, 'it is eaten almost plain'),
+      bones: upTo(4, 3, 'a clean skeleton makes it easy at the table'),
+    },
+  },
+  steam: {
+    label: 'Steamed',
+    heat: 'steam',
+    cookingYield: 0.85,
+    asks: {
+      firmness: band(3.5, 6, 2, 'silk, not chew'),
+      flavour: upTo(3.5, 3, 'steam hides nothing'),
+      fat: band(1, 8, 2, 'a little fat for gloss, too much tastes of oil'),
+      tolerance: from(5, 2, 'steam is fierce and quick'),
+      cohesion: from(4, 2, 'it is lifted on its plate', 1.5),
+      collagen: from(4, 1, 'a little gelatine makes it glossy'),
+      bones: fewBones(),
+    },
+    byFormat: { whole: { bones: eatenOffTheBone } },
+  },
+  'steam-whole': {
+    label: 'Steamed whole',
+    heat: 'steam',
+    cookingYield: 0.85,
+    asks: {
+      firmness: band(3.5, 6, 3, 'silk that leaves the bone in large flakes'),
+      flavour: upTo(3.5, 3, 'steam hides nothing'),
+      fat: band(1.5, 8, 2, 'a little fat for gloss'),
+      tolerance: from(4.5, 2, 'the back must be done before the belly is over'),
+      collagen: from(4, 1, 'skin and head are eaten for it'),
+      cohesion: from(4, 1, 'it must lie on the plate as a fish'),
+      bones: upTo(4, 3, 'forked bones in soft flesh are the worst kind'),
+    },
+  },
+  'wrap-steam': {
+    label: 'Steamed in a wrap',
+    heat: 'steam',
+    cookingYield: 0.85,
+    asks: {
+      fat: band(2, 15, 2, 'it bastes in its own juice'),
+      firmness: band(3.5, 7, 2, 'soft enough to eat with a spoon'),
+      tolerance: from(5, 2, 'nobody sees into the parcel'),
+      cohesion: from(3.5, 1, 'the wrap holds it'),
+      flavour: band(2, 7, 1, 'paste and leaf carry a fair deal'),
+      bones: fewBones(),
+    },
+    byFormat: { whole: { bones: eatenOffTheBone } },
+  },
+  poach: {
+    label: 'Poached',
+    heat: 'water',
+    cookingYield: 0.85,
+    asks: {
+      flake: band(5, 9, 3, 'it is eaten in flakes'),
+      flavour: upTo(4.2, 3, 'milk or broth wants a mild fish'),
+      cohesion: from(3.8, 3, 'it has to leave the pan', 1.5),
+      firmness: band(3.5, 6.5, 2, 'tender, in pieces'),
+      fat: upTo(10, 1, 'oil floats out and clouds the liquor'),
+      tolerance: from(3.5, 2, 'a shiver too long is soon done'),
+      bones: fewBones(),
+    },
+    byFormat: { whole: { bones: eatenOffTheBone } },
+  },
+  braise: {
+    label: 'Braised',
+    heat: 'water',
+    cookingYield: 0.8,
+    asks: {
+      tolerance: from(6, 5, 'it cooks past done, on purpose'),
+      cohesion: from(6.5, 4, 'it must not shred into the sauce', 4),
+      firmness: band(6, 9, 3, 'soft flesh turns to porridge'),
+      collagen: from(5, 2, 'it gives the sauce its body'),
+      fat: band(1, 14, 1, 'dry dense fish suffers in long heat'),
+      thickness: from(28, 2, 'a thick slice survives'),
+      flavour: band(2, 7, 1, 'it has to be tasted through the sauce'),
+      bones: upTo(3, 2, 'bones large enough to see are no trouble here'),
+    },
+    byFormat: { whole: { bones: { to: 5 }, thickness: { pull: 0 } } },
+  },
+  stew: {
+    label: 'Stewed in a pot',
+    heat: 'water',
+    cookingYield: 0.8,
+    asks: {
+      cohesion: from(6.5, 5, 'pieces must stay whole under the ladle', 4),
+      firmness: from(6, 3, 'something to bite among the broth'),
+      tolerance: from(5.3, 3, 'a pot waits for guests'),
+      collagen: from(4.5, 2, 'gelatine makes the broth cling'),
+      flavour: band(1.5, 5.5, 2, 'it flavours everything beside it'),
+      fat: upTo(6, 2, 'oil floats and dulls the broth'),
+      bones: upTo(1.5, 4, 'nobody sees a bone in a bowl'),
+    },
+    byFormat: { whole: { bones: { to: 5, pull: 2 } }, steak: { bones: { to: 4.5, pull: 2, why: 'a steak keeps its round of bone' } } },
+  },
+  chowder: {
+    label: 'In a chowder',
+    heat: 'water',
+    cookingYield: 0.8,
+    asks: {
+      flake: band(5.5, 9, 3, 'broad white flakes are the point'),
+      cohesion: from(4.8, 4, 'it should be found in the bowl, not dissolved', 2.5),
+      fat: upTo(2.5, 3, 'cream brings the fat'),
+      flavour: upTo(3.3, 3, 'mild against milk and potato'),
+      firmness: band(4.5, 7, 2, 'to hold when stirred'),
+      tolerance: from(3.8, 1, 'added last, but a bowl keeps cooking'),
+      colour: { wanted: ['white', 'ivory'], pull: 1, why: 'white in a white soup' },
+      bones: upTo(1, 5, 'a spoon finds every bone'),
+    },
+  },
+  curry: {
+    label: 'In a curry',
+    heat: 'water',
+    cookingYield: 0.8,
+    asks: {
+      cohesion: from(5.8, 5, 'it simmers and is served from the pot', 3.5),
+      firmness: band(5, 8.5, 3, 'bite against the sauce'),
+      tolerance: from(5, 2, 'it stands in hot gravy'),
+      flavour: band(2.5, 7.5, 1, 'spice carries a stronger fish'),
+      fat: band(1, 12, 1, 'a little fat carries the spice'),
+      bones: upTo(3, 2, 'eaten with rice and by hand'),
+    },
+    byFormat: { whole: { bones: { to: 6 } }, steak: { bones: { to: 5.5, why: 'bone-in slices are the custom' } } },
+  },
+  'sous-vide': {
+    label: 'In a bag at low heat',
+    heat: 'water',
+    cookingYield: 0.9,
+    asks: {
+      firmness: band(4, 7.5, 2, 'low heat does not firm a soft fish'),
+      fat: band(3, 18, 2, 'fat turns to silk at low heat'),
+      flavour: band(1.5, 5.5, 2, 'the bag keeps every flavour in'),
+      cohesion: from(4, 2, 'it is handled out of the bag'),
+      thickness: from(24, 2, 'worth the bath only when thick'),
+      bones: upTo(1, 4, 'a neat portion has none'),
+    },
+  },
+  raw: {
+    label: 'Served raw',
+    heat: 'none',
+    cookingYield: 1,
+    asks: {
+      rawBite: from(7, 5, 'a clean slice that stands', 4),
+      bones: upTo(0.8, 5, 'not one', 4),
+      flavour: band(1, 5, 3, 'clean and sweet'),
+      fat: band(1.5, 18, 2, 'some fat for the tongue'),
+    },
+  },
+  cure: {
+    label: 'Cured',
+    heat: 'none',
+    cookingYield: 0.85,
+    asks: {
+      fat: band(7, 20, 4, 'fat stays supple under salt, lean flesh turns to board'),
+      rawBite: from(6, 4, 'it is sliced thin and must stand', 3),
+      flavour: band(3, 7.5, 2, 'salt and sugar need something to meet'),
+      thickness: from(16, 2, 'thin flesh is salted through before it is cured'),
+      bones: upTo(1, 4, 'sliced across, every bone shows'),
+    },
+    byFormat: { whole: { bones: { to: 5, pull: 1 }, thickness: { pull: 0 } } },
+  },
+  smoke: {
+    label: 'Smoked',
+    heat: 'dry',
+    cookingYield: 0.72,
+    asks: {
+      fat: band(8, 26, 5, 'fat takes the smoke and keeps it moist'),
+      flavour: band(3.5, 8.5, 2, 'a mild fish tastes only of smoke'),
+      cohesion: from(3.5, 2, 'it hangs or lies on a rack'),
+      firmness: band(3.5, 7.5, 1, 'it should flake, not crumble'),
+      bones: upTo(3.5, 2, 'bones are lifted after smoking'),
+    },
+    byFormat: { whole: { bones: { to: 6, pull: 1 } } },
+  },
+  mince: {
+    label: 'Minced or pounded',
+    heat: 'water',
+    cookingYield: 0.8,
+    asks: {
+      binding: from(6.5, 5, 'the protein has to set, or it is porridge', 2.5),
+      fat: upTo(4, 3, 'fat breaks the gel'),
+      flavour: upTo(4, 3, 'a mild base for seasoning'),
+      bones: upTo(1, 2, 'most bones can be milled or scraped away'),
+      colour: { wanted: ['white', 'ivory'], pull: 1, why: 'pale paste looks clean' },
+    },
+  },
+  broth: {
+    label: 'Simmered for broth',
+    heat: 'water',
+    cookingYield: 1,
+    asks: {
+      collagen: from(7, 5, 'gelatine is what a broth is made for'),
+      fat: upTo(3, 4, 'oily frames turn it rank', 10),
+      flavour: upTo(3.8, 4, 'clean, or it cannot be reduced'),
+    },
+  },
+}
+
+export type GridCell = 'allowed' | 'odd' | 'impossible'
+const row = (allowed: readonly Format[], odd: readonly Format[]): Partial<Record<Format, GridCell>> => ({
+  ...Object.fromEntries(allowed.map((format) => [format, 'allowed'])),
+  ...Object.fromEntries(odd.map((format) => [format, 'odd'])),
+})
+const fillets = ['fillet-skin-on', 'fillet-skinless'] as const
+
+/** Which cuts suit which method, the most usual first; what is in neither list is impossible. */
+const GRID: Record<Method, Partial<Record<Format, GridCell>>> = {
+  'pan-sear': row(['portion', ...fillets, 'steak', 'whole'], ['chunk', 'slice']),
+  'shallow-fry': row([...fillets, 'portion', 'whole', 'steak'], ['chunk', 'slice', 'mince']),
+  'deep-fry': row(['portion', ...fillets, 'chunk', 'whole'], ['steak', 'slice', 'mince', 'frame']),
+  grill: row(['portion', 'steak', 'whole', 'fillet-skin-on', 'chunk'], ['fillet-skinless', 'slice', 'mince']),
+  broil: row(['portion', ...fillets, 'steak', 'whole', 'chunk'], ['slice']),
+  roast: row(['portion', ...fillets, 'steak', 'whole', 'chunk'], ['slice']),
+  'roast-whole': row(['whole'], []),
+  steam: row(['portion', ...fillets, 'steak', 'chunk', 'whole'], ['slice', 'mince']),
+  'steam-whole': row(['whole'], []),
+  'wrap-steam': row(['portion', ...fillets, 'whole', 'steak', 'chunk'], ['slice', 'mince']),
+  poach: row(['portion', ...fillets, 'chunk', 'steak', 'whole'], ['slice', 'mince']),
+  braise: row(['steak', 'chunk', 'portion', 'whole'], [...fillets, 'slice', 'frame']),
+  stew: row(['chunk', 'steak', 'portion'], ['whole', ...fillets, 'slice', 'mince', 'frame']),
+  chowder: row(['chunk', 'portion', ...fillets], ['whole', 'steak', 'slice', 'mince']),
+  curry: row(['chunk', 'steak', 'portion', ...fillets, 'whole'], ['slice', 'mince', 'frame']),
+  'sous-vide': row(['portion', ...fillets, 'steak', 'chunk'], ['whole', 'slice']),
+  raw: row(['slice', 'chunk', 'fillet-skinless', 'mince'], ['portion', 'fillet-skin-on', 'steak']),
+  cure: row([...fillets, 'portion', 'slice'], ['whole', 'chunk', 'steak']),
+  smoke: row([...fillets, 'whole', 'portion', 'steak', 'chunk'], ['slice', 'frame']),
+  mince: row(['mince'], [...fillets, 'chunk', 'portion', 'slice']),
+  broth: row(['frame'], ['whole', 'steak', 'chunk', ...fillets, 'portion']),
+}
+
+/** Cuts that suit a method, the most usual first. */
+export const usualFormats = (method: Method): readonly Format[] =>
+  (Object.keys(GRID[method]) as Format[]).filter((format) => GRID[method][format] === 'allowed')
+
+/** Whether a cut suits a method: allowed, odd (said as a caution) or impossible (refused). */
+export const gridCell = (method: Method, format: Format): GridCell => GRID[method][format] ?? 'impossible'
+
+/** Heaviest fish that is cooked whole, g: what fits a pan, a fryer, a steamer, bars, an oven or a smoker. Compiled. */
+const WHOLE_MOST_G: Partial<Record<Method, number>> = {
+  'pan-sear': 500,
+  'shallow-fry': 500,
+  'deep-fry': 700,
+  'steam-whole': 1500,
+  steam: 1500,
+  roast: 4000,
+  'roast-whole': 4000,
+  smoke: 4000,
+  braise: 2500,
+}
+const WHOLE_USUAL_G = 1200
+const WHOLE_LEAST_G = 5
+
+/** A method in one of its cuts with nothing else asked: what a fish is good for by itself. A whole fish must be of a size that is so cooked. */
+export const createPlainBrief = (method: Method, format: Format): Brief => ({
+  dish: METHOD_TABLE[method].label,
+  method,
+  format,
+  ...(format === 'whole' ? { wholeWeightG: { from: WHOLE_LEAST_G, to: WHOLE_MOST_G[method] ?? WHOLE_USUAL_G } } : {}),
+})

@@ -1,0 +1,24 @@
+import type { Form, NormalisedBrief, ResolvedOffer } from '@tender-gill/contract'
+import { FORMS_FOR } from '../tables/constants.ts'
+
+/** One way to put an offer on the board: the offer and the form it is bought in. */
+export interface Candidate {
+  readonly offer: ResolvedOffer
+  readonly form: Form
+}
+
+const SKINLESS: ReadonlySet<Form> = new Set<Form>(['fillet-skinless', 'loin'])
+const READY_FOR_STEAK: ReadonlySet<Form> = new Set<Form>(['steak', 'loin'])
+
+/**
+ * Forms of an offer that give the brief's cut, the most usual first. Crisp skin needs a form that still has it; a fish whose bones are not
+ * known for a steak is not cut across at home.
+ */
+export function findForms(offer: ResolvedOffer, brief: NormalisedBrief): readonly Form[] {
+  const sold = new Set(offer.forms.map(({ form }) => form))
+  const needsSkin = brief.skin === 'crisp'
+  const readyOnly = brief.format === 'steak' && offer.bones.steak === null
+  return FORMS_FOR[brief.format].filter(
+    (form) => sold.has(form) && !(needsSkin && SKINLESS.has(form)) && (!readyOnly || READY_FOR_STEAK.has(form)),
+  )
+}
