@@ -1,0 +1,32 @@
+import type { SourceSpecies } from '@tender-gill/contract'
+import Papa from 'papaparse'
+import { flatten } from './csvCells.ts'
+
+/** Columns in the order in which species first use them, each beside those it belongs to. */
+function orderColumns(rows: readonly (readonly (readonly [string, string])[])[]): readonly string[] {
+  const columns: string[] = []
+  const seen = new Set<string>()
+  for (const row of rows) {
+    let at = 0
+    for (const [column] of row) {
+      if (seen.has(column)) at = columns.indexOf(column) + 1
+      else {
+        columns.splice(at, 0, column)
+        seen.add(column)
+        at += 1
+      }
+    }
+  }
+  return columns
+}
+
+/**
+ * Species as a file: JSON as the published schema has it, or CSV with a header line, one species a row. Nothing is lost on the way back.
+ * @param all species whose columns the header names too, so that what an entry has not is told from what the file does not speak of
+ */
+export function exportSpecies(sources: readonly SourceSpecies[], format: 'json' | 'csv', all: readonly SourceSpecies[] = sources): string {
+  if (format === 'json') return `${JSON.stringify(sources, null, 2)}\n`
+  const rows = sources.map((source) => flatten(source))
+  const fields = [...orderColumns([...rows, ...all.map((source) => flatten(source))])]
+  return `${Papa.unparse({ fields, data: rows.map((row) => Object.fromEntries(row)) }, { newline: '\n' })}\n`
+}

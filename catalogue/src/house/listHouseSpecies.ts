@@ -1,0 +1,31 @@
+import type { SourceSpecies, SpeciesSheet } from '@tender-gill/contract'
+import { listSpecies } from '../book.ts'
+import { expandSpecies } from '../expand/expandSpecies.ts'
+import { findMeasured, findShipped, listSources } from '../sources.ts'
+
+/** One species in the house's hand: as the house has it, and whether it is kept out of sight. */
+export interface HouseSpecies {
+  readonly source: SourceSpecies
+  readonly hidden: boolean
+}
+
+/** One species as a house has it: the book's, the book's with the house's hand on it, or the house's own. */
+export const expandHouseSpecies = ({ source, hidden }: HouseSpecies): SpeciesSheet =>
+  expandSpecies(source, { measured: findMeasured(source.ifct), shipped: findShipped(source.scientific), hidden })
+
+const byName = (a: string, b: string) => (a < b ? -1 : 1)
+
+/** The book as a house sees it, by scientific name: its hand laid over the shipped entries, its own species among them. */
+export function listHouseSpecies(hand: readonly HouseSpecies[]): readonly SpeciesSheet[] {
+  if (hand.length === 0) return listSpecies()
+  const sheets = new Map(listSpecies().map((sheet) => [sheet.species, sheet]))
+  for (const one of hand) sheets.set(one.source.scientific, expandHouseSpecies(one))
+  return [...sheets.values()].sort((a, b) => byName(a.species, b.species))
+}
+
+/** The entries behind it, as they would be written in a file. */
+export function listHouseSources(hand: readonly HouseSpecies[]): readonly SourceSpecies[] {
+  const sources = new Map(listSources().map((source) => [source.scientific, source]))
+  for (const { source } of hand) sources.set(source.scientific, source)
+  return [...sources.values()].sort((a, b) => byName(a.scientific, b.scientific))
+}

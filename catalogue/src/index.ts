@@ -1,0 +1,6 @@
+export { exportSpecies, importSpecies, type ImportedSpecies, type ImportResult } from './exchange/index.ts'
+export { fromPatch, toPatch } from './house/houseHand.ts'
+export { expandHouseSpecies, listHouseSources, listHouseSpecies, type HouseSpecies } from './house/listHouseSpecies.ts'
+export { catalogueSnapshot, createOfferSheet, listOffers, listSpecies } from './book.ts'
+export { findShipped, listSources } from './sources.ts'
+export { findMistakes } from './source/checkSpecies.ts'
