@@ -1,0 +1,89 @@
+import { createHash } from 'node:crypto'
+import { catalogueSnapshot, listHouseSources, listHouseSpecies } from '@tender-gill/catalogue'
+import type { HouseLeanings, OfferSheet, Price, ResolvedOffer, SourceSpecies, SpeciesSheet } from '@tender-gill/contract'
+import { applyMarket, createFindSpecies, type FindSpecies } from '@tender-gill/core'
+import { and, count, eq, isNull, max, sum } from 'drizzle-orm'
+import type { Database } from '../database/openDatabase.ts'
+import { houseSpecies } from '../database/schema.ts'
+import type { LeaningsRepository } from '../leanings/leaningsRepository.ts'
+import { houseSpeciesMapping } from '../records/mappings.ts'
+
+/** The book as one kitchen sees it: the shipped one with its own hand laid over it. */
+export interface HouseBook {
+  /** Names exactly these contents. */
+  readonly snapshot: string
+  readonly sheets: readonly SpeciesSheet[]
+  readonly offers: readonly ResolvedOffer[]
+  readonly findSpecies: FindSpecies
+  readonly listSources: () => readonly SourceSpecies[]
+}
+
+/** A book with the house's leanings beside it: what a day's sheet is made from. */
+export interface LeaningBook extends HouseBook {
+  readonly leanings: HouseLeanings
+}
+
+const hash = (value: unknown): string => createHash('sha256').update(JSON.stringify(value)).digest('hex').slice(0, 16)
+
+function createBook(hand: readonly { source: SourceSpecies; hidden: boolean }[]): HouseBook {
+  const sheets = listHouseSpecies(hand)
+  const offers = sheets.flatMap((sheet) => sheet.offers)
+  return {
+    snapshot: hand.length === 0 ? catalogueSnapshot : hash([catalogueSnapshot, hand.map(({ source, hidden }) => [source, hidden])]),
+    sheets,
+    offers,
+    findSpecies: createFindSpecies(offers),
+    listSources: () => listHouseSources(hand),
+  }
+}
+
+/** The offers of a day with a kitchen's prices laid over them, under a hash of book, day and prices together. */
+export function createKitchenSheet(book: LeaningBook, prices: readonly Price[], date: string): OfferSheet {
+  const dressed = applyMarket(book.offers, { prices: [...prices] }, { date, waters: null, findSpecies: book.findSpecies })
+  const bare = createBareSheet(book, date)
+  return { ...bare, snapshot: prices.length === 0 ? bare.snapshot : hash([bare.snapshot, date, prices]), offers: [...dressed] }
+}
+
+/** The book without any price laid over it. */
+export function createBareSheet({ offers, snapshot, leanings }: LeaningBook, date: string): OfferSheet {
+  const leans = Object.keys(leanings).length > 0
+  return { snapshot: leans ? hash([snapshot, leanings]) : snapshot, date, offers: [...offers], ...(leans ? { leanings } : {}) }
+}
+
+/** Kitchens whose book is kept ready. */
+const MOST_KEPT = 20
+
+/** Reads a kitchen's book; it is laid out anew only when its hand changed. */
+export function createHouseBooks(db: Database, leaningsRepository: Pick<LeaningsRepository, 'get'>) {
+  const kept = new Map<string, { readonly stamp: string; readonly book: HouseBook }>()
+  const live = (kitchenId: string) => and(eq(houseSpecies.kitchenId, kitchenId), isNull(houseSpecies.deletedAt))
+  const readStamp = async (kitchenId: string): Promise<string> => {
+    const [row] = await db
+      .select({ rows: count(), revisions: sum(houseSpecies.revision), last: max(houseSpecies.updatedAt) })
+      .from(houseSpecies)
+      .where(live(kitchenId))
+    return `${row?.rows ?? 0}|${row?.revisions ?? 0}|${row?.last?.toISOString() ?? ''}`
+  }
+  const readHand = async (kitchenId: string) => {
+    const rows = await db.select().from(houseSpecies).where(live(kitchenId)).orderBy(houseSpecies.species)
+    // A hand that was put back value by value says nothing any more.
+    const speaking = rows.filter(({ patch, hidden }) => patch !== null || hidden)
+    return speaking.map((row) =>
+      houseSpeciesMapping.toRecord(row, { id: row.id, revision: row.revision, updatedAt: row.updatedAt.toISOString(), deletedAt: null }),
+    )
+  }
+  return {
+    read: async (kitchenId: string): Promise<LeaningBook> => {
+      const { leanings } = await leaningsRepository.get(kitchenId)
+      const stamp = await readStamp(kitchenId)
+      const ready = kept.get(kitchenId)
+      if (ready?.stamp === stamp) return { ...ready.book, leanings }
+      const book = createBook(await readHand(kitchenId))
+      kept.delete(kitchenId)
+      kept.set(kitchenId, { stamp, book })
+      for (const oldest of [...kept.keys()].slice(0, Math.max(0, kept.size - MOST_KEPT))) kept.delete(oldest)
+      return { ...book, leanings }
+    },
+  }
+}
+export type HouseBooks = ReturnType<typeof createHouseBooks>

@@ -1,0 +1,136 @@
+import { sql } from 'drizzle-orm'
+import {
+  boolean,
+  date,
+  doublePrecision,
+  foreignKey,
+  integer,
+  jsonb,
+  numeric,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uniqueIndex,
+} from 'drizzle-orm/pg-core'
+import type { Brief, Choice, Form, HouseLeanings, Origin, Part, PriceUnit, State } from '@tender-gill/contract'
+
+/** A kitchen: whose data this is. Everything else is keyed by it. */
+export const kitchens = pgTable('kitchens', {
+  id: text().primaryKey(),
+  name: text().notNull(),
+  waters: text().notNull(),
+  /** IANA zone: decides what "today" is here. */
+  zone: text().notNull(),
+  currency: text().notNull(),
+})
+
+const recordColumns = {
+  kitchenId: text().notNull(),
+  id: text().notNull(),
+  revision: integer().notNull().default(1),
+  updatedAt: timestamp({ withTimezone: true, mode: 'date' }).notNull(),
+  deletedAt: timestamp({ withTimezone: true, mode: 'date' }),
+}
+
+export const briefs = pgTable(
+  'briefs',
+  { ...recordColumns, brief: jsonb().$type<Brief>().notNull(), choice: jsonb().$type<Choice>() },
+  (table) => [
+    primaryKey({ columns: [table.kitchenId, table.id] }),
+    foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+  ],
+)
+
+export const prices = pgTable(
+  'prices',
+  {
+    ...recordColumns,
+    merchant: text(),
+    date: date({ mode: 'string' }),
+    species: text().notNull(),
+    origin: text().$type<Origin>(),
+    state: text().$type<State>(),
+    part: text().$type<Part>(),
+    form: text().$type<Form>().notNull(),
+    grade: text(),
+    amount: numeric({ mode: 'number' }).notNull(),
+    currency: text().notNull(),
+    unit: text().$type<PriceUnit>().notNull(),
+    eachG: doublePrecision(),
+    glaze: doublePrecision(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.kitchenId, table.id] }),
+    foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+  ],
+)
+
+/** Species in a house's hand: what differs from the shipped book, or the whole of one the book has not. One live row a species. */
+export const houseSpecies = pgTable(
+  'house_species',
+  {
+    ...recordColumns,
+    species: text().notNull(),
+    hidden: boolean().notNull().default(false),
+    patch: jsonb(),
+    /** The import that brought this row in, and the one that put another in its place: so that an import can be taken back whole. */
+    broughtBy: text(),
+    replacedBy: text(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.kitchenId, table.id] }),
+    foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+    uniqueIndex('house_species_live')
+      .on(table.kitchenId, table.species)
+      .where(sql`${table.deletedAt} is null`),
+  ],
+)
+
+/** What decisions rest on, each under the SHA-256 of its canonical JSON; written once and never changed. */
+export const blobs = pgTable('blobs', { kitchenId: text().notNull(), hash: text().notNull(), body: text().notNull() }, (table) => [
+  primaryKey({ columns: [table.kitchenId, table.hash] }),
+  foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+])
+
+/** Decisions: never changed, only followed by the next revision. */
+export const decisions = pgTable(
+  'decisions',
+  {
+    kitchenId: text().notNull(),
+    id: text().notNull(),
+    briefId: text().notNull(),
+    dish: text().notNull(),
+    revision: integer().notNull(),
+    decidedAt: timestamp({ withTimezone: true, mode: 'date' }).notNull(),
+    species: text().notNull(),
+    common: text().notNull(),
+    offerId: text().notNull(),
+    form: text().$type<Form>().notNull(),
+    place: integer(),
+    fit: doublePrecision(),
+    note: text(),
+    engineVersion: text().notNull(),
+    snapshot: text().notNull(),
+    inputsHash: text().notNull(),
+    outputHash: text().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.kitchenId, table.id] }),
+    uniqueIndex('decisions_revision').on(table.kitchenId, table.briefId, table.revision),
+    foreignKey({ columns: [table.kitchenId, table.inputsHash], foreignColumns: [blobs.kitchenId, blobs.hash] }),
+    foreignKey({ columns: [table.kitchenId, table.outputHash], foreignColumns: [blobs.kitchenId, blobs.hash] }),
+  ],
+)
+
+/** How a house leans; one row a kitchen. */
+export const leanings = pgTable(
+  'leanings',
+  {
+    kitchenId: text().primaryKey(),
+    revision: integer().notNull(),
+    leanings: jsonb().$type<HouseLeanings>().notNull(),
+    updatedAt: timestamp({ withTimezone: true, mode: 'date' }).notNull(),
+  },
+  (table) => [foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] })],
+)

@@ -1,0 +1,117 @@
+import { parseDecisionDetail, parseDecisionRerun } from '@tender-gill/contract/validators'
+import { eq } from 'drizzle-orm'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { blobs } from '../database/schema.ts'
+import { enterKitchen, startTestServer, type TestServer } from '../testing/testServer.ts'
+import { nameContents, toCanonical } from './decisionRepository.ts'
+
+let server: TestServer
+let call: TestServer['call']
+beforeAll(async () => {
+  server = await startTestServer()
+  call = server.call
+})
+afterAll(() => server.close())
+
+const brief = { dish: 'Decided', method: 'stew', format: 'chunk', covers: 4, draws: 200, date: '2026-06-13' }
+const makeDish = async () => (await call('/api/briefs', { method: 'POST', body: { brief } })).body.id as string
+const choose = (briefId: string, species = 'Lophius piscatorius', patch: object = {}) =>
+  call('/api/decisions', {
+    method: 'POST',
+    body: { briefId, species, offerId: `${species.toLowerCase().replace(' ', '-')}.wild.fresh.body`, form: 'fillet-skinless', ...patch },
+  })
+
+describe('decisions', () => {
+  it('keep the whole line-up that stood behind them, and are reopened as they were', async () => {
+    const briefId = await makeDish()
+    const lineUp = (await call('/api/line-up', { method: 'POST', body: brief })).body
+    const made = await choose(briefId, 'Lophius piscatorius', { note: 'for the regulars' })
+    expect(made).toMatchObject({
+      status: 201,
+      body: { revision: 1, dish: 'Decided', common: 'Anglerfish (monkfish)', note: 'for the regulars' },
+    })
+    const opened = (await call(`/api/decisions/${made.body.id}`)).body
+    expect(opened).toMatchObject({ decision: made.body, brief })
+    expect(opened.output).toEqual(lineUp)
+    expect(parseDecisionDetail(opened).ok).toBe(true)
+    const place = lineUp.ranked.findIndex((row: { species: string }) => row.species === 'Lophius piscatorius') + 1
+    expect(made.body.place).toBe(place)
+  })
+
+  it('are followed by another when one’s mind is changed, never written over', async () => {
+    const briefId = await makeDish()
+    const { body: first } = await choose(briefId)
+    const { body: second } = await choose(briefId, 'Conger conger', { form: 'steak' })
+    expect(second.revision).toBe(2)
+    expect((await call(`/api/decisions?brief=${briefId}`)).body).toEqual([second, first])
+    expect((await call(`/api/decisions/${first.id}`)).body.decision).toEqual(first)
+  })
+
+  it('share what they rest on: the same inputs are kept once', async () => {
+    const briefId = await makeDish()
+    const { body: first } = await choose(briefId)
+    const before = (await server.db.select().from(blobs)).length
+    const { body: second } = await choose(briefId, 'Conger conger', { form: 'steak' })
+    expect(second.inputsHash).toBe(first.inputsHash)
+    expect(second.outputHash).toBe(first.outputHash)
+    expect((await server.db.select().from(blobs)).length).toBe(before)
+  })
+
+  it('run again the same on the same inputs, and apart from that on today’s', async () => {
+    const briefId = await makeDish()
+    const { body: decision } = await choose(briefId)
+    const quiet = (await call(`/api/decisions/${decision.id}/rerun`, { method: 'POST' })).body
+    expect(parseDecisionRerun(quiet).ok).toBe(true)
+    expect(quiet).toMatchObject({ sameInputs: { identical: true }, todaysInputs: { identical: true } })
+    await call(`/api/briefs/${briefId}`, {
+      method: 'PUT',
+      body: { brief: { ...brief, unavailable: ['Lophius piscatorius'] } },
+      headers: { 'If-Match': '"1"' },
+    })
+    const moved = (await call(`/api/decisions/${decision.id}/rerun`, { method: 'POST' })).body
+    expect(moved).toMatchObject({
+      sameInputs: { identical: true },
+      todaysInputs: { identical: false, chosen: { placeThen: decision.place, placeNow: null } },
+    })
+    expect((await call(`/api/decisions/${decision.id}`)).body.decision).toEqual(decision)
+  })
+
+  it('still run on their own inputs after the house changed the fish', async () => {
+    const briefId = await makeDish()
+    const { body: decision } = await choose(briefId)
+    const { shipped } = (await call('/api/species/Lophius%20piscatorius/source')).body
+    const { body: hand } = await call('/api/house-species', {
+      method: 'POST',
+      body: { source: { ...shipped, flesh: { ...shipped.flesh, cohesion: [4, 5, 6] } } },
+    })
+    const rerun = (await call(`/api/decisions/${decision.id}/rerun`, { method: 'POST' })).body
+    expect(rerun.sameInputs.identical).toBe(true)
+    expect(rerun.todaysInputs.chosen.fitNow).toBeLessThan(rerun.todaysInputs.chosen.fitThen)
+    await call(`/api/house-species/${hand.id}`, { method: 'DELETE', headers: { 'If-Match': '"1"' } })
+  })
+
+  it('refuse a dish or a fish that is not there, and keep nothing', async () => {
+    const briefId = await makeDish()
+    expect(await choose('nothing-here')).toMatchObject({ status: 400, body: { problems: [{ path: '/briefId' }] } })
+    expect(await choose(briefId, 'Lophius piscatorius', { offerId: 'nemo.wild.fresh.body' })).toMatchObject({
+      status: 400,
+      body: { problems: [{ path: '/offerId' }] },
+    })
+    expect((await call(`/api/decisions?brief=${briefId}`)).body).toEqual([])
+  })
+
+  it('are not seen, reopened or run again from another kitchen', async () => {
+    const { body: decision } = await choose(await makeDish())
+    const headers = await enterKitchen(call, 'larch-cottage')
+    expect((await call('/api/decisions', { headers })).body).toEqual([])
+    expect((await call(`/api/decisions/${decision.id}`, { headers })).status).toBe(404)
+    expect((await call(`/api/decisions/${decision.id}/rerun`, { method: 'POST', headers })).status).toBe(404)
+  })
+
+  it('are named by their contents, whatever the order of fields, and say when contents were tampered with', async () => {
+    expect(nameContents(toCanonical({ b: 1, a: [2, { d: 3, c: 4 }] }))).toBe(nameContents(toCanonical({ a: [2, { c: 4, d: 3 }], b: 1 })))
+    const { body: decision } = await choose(await makeDish())
+    await server.db.update(blobs).set({ body: '{"forged":true}' }).where(eq(blobs.hash, decision.outputHash))
+    expect((await call(`/api/decisions/${decision.id}`)).status).toBe(500)
+  })
+})

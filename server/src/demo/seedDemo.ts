@@ -1,0 +1,47 @@
+import { eq, inArray, sql } from 'drizzle-orm'
+import type { Database } from '../database/openDatabase.ts'
+import { blobs, briefs, decisions, houseSpecies, kitchens, leanings, prices } from '../database/schema.ts'
+import { computeToday } from '../kitchens/today.ts'
+import { briefMapping, priceMapping } from '../records/mappings.ts'
+import { DEMO_KITCHENS, type DemoKitchen } from './demoKitchens.ts'
+
+const daysBefore = (now: Date, days: number) => new Date(now.getTime() - days * 86_400_000)
+
+async function seedKitchen(db: Database, { dishes, quotes, ...kitchen }: DemoKitchen, now: Date): Promise<void> {
+  await db.insert(kitchens).values(kitchen)
+  const stored = (id: string, i: number) => ({ kitchenId: kitchen.id, id, updatedAt: new Date(now.getTime() + i) })
+  const rows = dishes.map(({ id, brief }, i) => ({ ...stored(id, i), ...briefMapping.toColumns({ brief }) }))
+  await db.insert(briefs).values(rows as (typeof briefs.$inferInsert)[])
+  const priced = quotes.map(({ daysAgo, ...price }, i) => ({
+    ...stored(`price-${i + 1}`, i),
+    ...priceMapping.toColumns({ price: { ...price, date: computeToday(daysBefore(now, daysAgo), kitchen.zone) } }),
+  }))
+  if (priced.length > 0) await db.insert(prices).values(priced as (typeof prices.$inferInsert)[])
+}
+
+/** Lays the demo's table once: nothing happens when any kitchen is there. Whole or not at all. */
+export async function seedDemo(db: Database, now: Date): Promise<void> {
+  await db.transaction(async (tx) => {
+    await tx.execute(sql`select pg_advisory_xact_lock(7321)`)
+    const [there] = await tx.select({ id: kitchens.id }).from(kitchens).limit(1)
+    if (there) return
+    for (const kitchen of DEMO_KITCHENS) await seedKitchen(tx as unknown as Database, kitchen, now)
+  })
+}
+
+/** Renews the demo kitchens and leaves every other kitchen alone. */
+export async function resetDemo(db: Database, now: Date): Promise<void> {
+  const ids = DEMO_KITCHENS.map(({ id }) => id)
+  await db.transaction(async (tx) => {
+    await tx.delete(briefs).where(inArray(briefs.kitchenId, ids))
+    await tx.delete(prices).where(inArray(prices.kitchenId, ids))
+    await tx.delete(decisions).where(inArray(decisions.kitchenId, ids))
+    await tx.delete(blobs).where(inArray(blobs.kitchenId, ids))
+    await tx.delete(leanings).where(inArray(leanings.kitchenId, ids))
+    await tx.delete(houseSpecies).where(inArray(houseSpecies.kitchenId, ids))
+    for (const kitchen of DEMO_KITCHENS) {
+      await tx.delete(kitchens).where(eq(kitchens.id, kitchen.id))
+      await seedKitchen(tx as unknown as Database, kitchen, now)
+    }
+  })
+}

@@ -1,0 +1,33 @@
+import type { Problem } from '@tender-gill/contract'
+
+/** Every way a request can fail, with its status and title. */
+export const FAILURES = {
+  invalid: { status: 400, title: 'The input is not valid' },
+  'not-found': { status: 404, title: 'There is nothing here' },
+  conflict: { status: 409, title: 'It was changed in the meantime' },
+  'precondition-required': { status: 428, title: 'Say which revision you read' },
+  'too-large': { status: 413, title: 'The input is too large' },
+  'too-many': { status: 429, title: 'Too many requests' },
+  unavailable: { status: 503, title: 'The database does not answer' },
+  internal: { status: 500, title: 'Something went wrong here' },
+} as const
+export type FailureCode = keyof typeof FAILURES
+
+export interface FailureDetails {
+  readonly problems?: readonly Problem[]
+  readonly current?: unknown
+  readonly sent?: unknown
+}
+
+/** A failure a handler means; everything else is answered as unavailable or internal. */
+export class RequestFailure extends Error {
+  constructor(
+    readonly code: FailureCode,
+    message: string,
+    readonly details: FailureDetails = {},
+    options?: ErrorOptions,
+  ) {
+    super(message, options)
+  }
+}
+export const notFound = (what: string): RequestFailure => new RequestFailure('not-found', what)

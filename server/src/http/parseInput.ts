@@ -1,0 +1,8 @@
+import type { Problem, Result } from '@tender-gill/contract'
+import { RequestFailure } from './errors.ts'
+
+/** The value of a result, or a 400 that names every place. */
+export function unwrap<T>(result: Result<T, readonly Problem[]>): T {
+  if (result.ok) return result.value
+  throw new RequestFailure('invalid', 'See the places named', { problems: result.error })
+}

@@ -1,0 +1,50 @@
+import { findShipped, fromPatch, toPatch } from '@tender-gill/catalogue'
+import type { BriefInput, BriefRecord, HouseSpeciesInput, HouseSpeciesRecord, Price, PriceInput, PriceRecord } from '@tender-gill/contract'
+import { briefs, houseSpecies, prices } from '../database/schema.ts'
+import type { RecordMapping } from './recordRepository.ts'
+
+export const briefMapping: RecordMapping<typeof briefs, BriefInput, BriefRecord> = {
+  table: briefs,
+  toColumns: ({ brief, choice }) => ({ brief, choice: choice ?? null }),
+  toRecord: (row, stored) => ({ ...stored, brief: row.brief, choice: row.choice }),
+}
+
+/** Drops what is not there, so that a price reads back as it was written. */
+const present = <T extends object>(fields: T) => Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== null))
+
+export const priceMapping: RecordMapping<typeof prices, PriceInput, PriceRecord> = {
+  table: prices,
+  toColumns: ({ price }) => ({
+    merchant: price.merchant ?? null,
+    date: price.date ?? null,
+    species: price.species,
+    origin: price.origin ?? null,
+    state: price.state ?? null,
+    part: price.part ?? null,
+    form: price.form,
+    grade: price.grade ?? null,
+    amount: price.price,
+    currency: price.currency,
+    unit: price.unit,
+    eachG: price.eachG ?? null,
+    glaze: price.glaze ?? null,
+  }),
+  toRecord: (row, stored) => {
+    const { merchant, date, species, origin, state, part, form, grade, amount, currency, unit, eachG, glaze } = row
+    const fields = present({ merchant, date, species, origin, state, part, form, grade, currency, unit, eachG, glaze })
+    return { ...stored, price: { ...fields, id: stored.id, price: amount } as Price }
+  },
+}
+
+export const houseSpeciesMapping: RecordMapping<typeof houseSpecies, HouseSpeciesInput, HouseSpeciesRecord> = {
+  table: houseSpecies,
+  toColumns: ({ source, hidden }) => ({
+    species: source.scientific,
+    hidden: hidden ?? false,
+    patch: toPatch(source, findShipped(source.scientific)),
+  }),
+  toRecord: ({ species, patch, hidden }, stored) => {
+    const shipped = findShipped(species)
+    return { ...stored, source: fromPatch(patch, shipped), hidden, own: shipped === undefined }
+  },
+}
