@@ -1,0 +1,49 @@
+import { lazy, Suspense } from 'react'
+import { Route, Routes } from 'react-router'
+import { HomePage } from './features/home/HomePage.tsx'
+import { Shell } from './shell/Shell.tsx'
+import { Waiting } from './shell/Waiting.tsx'
+
+const BriefPage = lazy(() => import('./features/brief/BriefPage.tsx'))
+const LineUpPage = lazy(() => import('./features/lineUp/LineUpPage.tsx'))
+const StandInsPage = lazy(() => import('./features/standIns/StandInsPage.tsx'))
+const AmountsPage = lazy(() => import('./features/amounts/AmountsPage.tsx'))
+const FishFirstPage = lazy(() => import('./features/fishFirst/FishFirstPage.tsx'))
+const BookPage = lazy(() => import('./features/book/BookPage.tsx'))
+const SpeciesPage = lazy(() => import('./features/species/SpeciesPage.tsx'))
+const NewSpeciesPage = lazy(() => import('./features/species/NewSpeciesPage.tsx'))
+const ComparePage = lazy(() => import('./features/compare/ComparePage.tsx'))
+const FilesPage = lazy(() => import('./features/bookFiles/FilesPage.tsx'))
+const PotPage = lazy(() => import('./features/pot/PotPage.tsx'))
+const DecisionsPage = lazy(() => import('./features/decisions/DecisionsPage.tsx'))
+const HousePage = lazy(() => import('./features/house/HousePage.tsx'))
+const LaterPage = lazy(() => import('./features/later/LaterPage.tsx'))
+
+/** Every page and its address. Pages beyond home are fetched when first walked to. */
+export function App() {
+  return (
+    <Shell>
+      <Suspense fallback={<Waiting what="the page" />}>
+        <Routes>
+          <Route path="/" element={<HomePage />} />
+          <Route path="/dishes/new" element={<BriefPage />} />
+          <Route path="/dishes/:id/brief" element={<BriefPage />} />
+          <Route path="/dishes/:id/line-up" element={<LineUpPage />} />
+          <Route path="/dishes/:id/stand-ins" element={<StandInsPage />} />
+          <Route path="/dishes/:id/amounts" element={<AmountsPage />} />
+          <Route path="/dishes/:id/pot" element={<PotPage />} />
+          <Route path="/dishes/:id/decisions" element={<DecisionsPage />} />
+          <Route path="/dishes/:id/:room" element={<LaterPage />} />
+          <Route path="/fish/:species" element={<FishFirstPage />} />
+          <Route path="/book" element={<BookPage />} />
+          <Route path="/book/compare" element={<ComparePage />} />
+          <Route path="/book/new" element={<NewSpeciesPage />} />
+          <Route path="/book/files" element={<FilesPage />} />
+          <Route path="/book/:species" element={<SpeciesPage />} />
+          <Route path="/house" element={<HousePage />} />
+          <Route path="*" element={<LaterPage />} />
+        </Routes>
+      </Suspense>
+    </Shell>
+  )
+}

@@ -1,0 +1,169 @@
+import { createApi, fetchBaseQuery, retry } from '@reduxjs/toolkit/query/react'
+import type {
+  BriefInput,
+  BriefRecord,
+  Decision,
+  DecisionDetail,
+  DecisionInput,
+  DecisionRerun,
+  HouseSpeciesInput,
+  HouseSpeciesRecord,
+  Kitchen,
+  LeaningsInput,
+  LeaningsRecord,
+  PriceInput,
+  PriceRecord,
+  ProblemDetails,
+  SourceSpecies,
+  SpeciesImport,
+  SpeciesImportReport,
+} from '@tender-gill/contract'
+
+/** Reads are tried again for a while when the server or its database is away; writes never are, so that nothing is kept twice. */
+const baseQuery = retry(fetchBaseQuery({ baseUrl: '/api' }), {
+  retryCondition: (error, { type }, { attempt }) => {
+    const status = (error as { status?: number | string }).status
+    return type === 'query' && attempt < 4 && (status === 'FETCH_ERROR' || status === 503)
+  },
+})
+
+interface Change<Input> {
+  readonly id: string
+  readonly revision: number
+  readonly input: Input
+}
+const ifMatch = (revision: number) => ({ 'If-Match': `"${revision}"` })
+
+/** One species as it is written: in the shipped book, and in the house's hand. */
+export interface SpeciesSource {
+  readonly shipped: SourceSpecies | null
+  readonly house: HouseSpeciesRecord | null
+}
+
+/** Tag of the list of dishes, beside the tags of each dish. */
+const LIST = 'list'
+
+export const api = createApi({
+  baseQuery,
+  tagTypes: ['Brief', 'Price', 'Kitchen', 'House', 'Decision'],
+  refetchOnReconnect: true,
+  endpoints: (build) => ({
+    kitchens: build.query<readonly Kitchen[], void>({ query: () => 'kitchens' }),
+    kitchen: build.query<Kitchen, void>({ query: () => 'kitchen', providesTags: ['Kitchen'] }),
+    switchKitchen: build.mutation<Kitchen, string>({
+      query: (id) => ({ url: 'kitchen', method: 'PUT', body: { id } }),
+      invalidatesTags: ['Kitchen', 'Brief', 'Price', 'House', 'Decision'],
+    }),
+    briefs: build.query<readonly BriefRecord[], void>({ query: () => 'briefs', providesTags: [{ type: 'Brief', id: LIST }] }),
+    brief: build.query<BriefRecord, string>({
+      query: (id) => `briefs/${id}`,
+      providesTags: (_record, _error, id) => [{ type: 'Brief', id }],
+    }),
+    createBrief: build.mutation<BriefRecord, BriefInput>({
+      query: (body) => ({ url: 'briefs', method: 'POST', body }),
+      invalidatesTags: ['Brief'],
+    }),
+    saveBrief: build.mutation<BriefRecord, Change<BriefInput>>({
+      query: ({ id, revision, input }) => ({ url: `briefs/${id}`, method: 'PUT', body: input, headers: ifMatch(revision) }),
+      // Whoever saves puts the answer in place of the record; only the list is fetched again, unless the save was refused.
+      invalidatesTags: (_record, error) => (error ? ['Brief'] : [{ type: 'Brief', id: LIST }]),
+    }),
+    removeBrief: build.mutation<BriefRecord, { id: string; revision: number }>({
+      query: ({ id, revision }) => ({ url: `briefs/${id}`, method: 'DELETE', headers: ifMatch(revision) }),
+      invalidatesTags: ['Brief'],
+    }),
+    restoreBrief: build.mutation<BriefRecord, string>({
+      query: (id) => ({ url: `briefs/${id}/restore`, method: 'POST' }),
+      invalidatesTags: ['Brief'],
+    }),
+    prices: build.query<readonly PriceRecord[], void>({ query: () => 'prices', providesTags: ['Price'] }),
+    createPrice: build.mutation<PriceRecord, PriceInput>({
+      query: (body) => ({ url: 'prices', method: 'POST', body }),
+      invalidatesTags: ['Price'],
+    }),
+    removePrice: build.mutation<PriceRecord, { id: string; revision: number }>({
+      query: ({ id, revision }) => ({ url: `prices/${id}`, method: 'DELETE', headers: ifMatch(revision) }),
+      invalidatesTags: ['Price'],
+    }),
+    houseSpecies: build.query<readonly HouseSpeciesRecord[], void>({ query: () => 'house-species', providesTags: ['House'] }),
+    speciesSource: build.query<SpeciesSource, string>({
+      query: (name) => `species/${encodeURIComponent(name)}/source`,
+      providesTags: ['House'],
+    }),
+    createHouseSpecies: build.mutation<HouseSpeciesRecord, HouseSpeciesInput>({
+      query: (body) => ({ url: 'house-species', method: 'POST', body }),
+      invalidatesTags: ['House'],
+    }),
+    saveHouseSpecies: build.mutation<HouseSpeciesRecord, Change<HouseSpeciesInput>>({
+      query: ({ id, revision, input }) => ({ url: `house-species/${id}`, method: 'PUT', body: input, headers: ifMatch(revision) }),
+      invalidatesTags: ['House'],
+    }),
+    removeHouseSpecies: build.mutation<HouseSpeciesRecord, { id: string; revision: number }>({
+      query: ({ id, revision }) => ({ url: `house-species/${id}`, method: 'DELETE', headers: ifMatch(revision) }),
+      invalidatesTags: ['House'],
+    }),
+    restoreHouseSpecies: build.mutation<HouseSpeciesRecord, string>({
+      query: (id) => ({ url: `house-species/${id}/restore`, method: 'POST' }),
+      invalidatesTags: ['House'],
+    }),
+    importSpecies: build.mutation<SpeciesImportReport, SpeciesImport>({
+      query: (body) => ({ url: 'species-import', method: 'POST', body }),
+      invalidatesTags: (report) => (report?.importId ? ['House'] : []),
+    }),
+    undoImport: build.mutation<{ rows: number }, string>({
+      query: (id) => ({ url: `species-import/${id}/undo`, method: 'POST' }),
+      invalidatesTags: ['House'],
+    }),
+    decisions: build.query<readonly Decision[], string>({
+      query: (brief) => `decisions?brief=${encodeURIComponent(brief)}`,
+      providesTags: ['Decision'],
+    }),
+    decision: build.query<DecisionDetail, string>({ query: (id) => `decisions/${id}` }),
+    decide: build.mutation<Decision, DecisionInput>({
+      query: (body) => ({ url: 'decisions', method: 'POST', body }),
+      invalidatesTags: ['Decision'],
+    }),
+    rerunDecision: build.mutation<DecisionRerun, string>({ query: (id) => ({ url: `decisions/${id}/rerun`, method: 'POST' }) }),
+    leanings: build.query<LeaningsRecord, void>({ query: () => 'leanings', providesTags: ['House'] }),
+    saveLeanings: build.mutation<LeaningsRecord, { revision: number; input: LeaningsInput }>({
+      query: ({ revision, input }) => ({ url: 'leanings', method: 'PUT', body: input, headers: ifMatch(revision) }),
+      invalidatesTags: ['House'],
+    }),
+    health: build.query<{ status: string }, void>({ query: () => 'health', extraOptions: { maxRetries: 0 } }),
+  }),
+})
+
+/** The problem details of a failed call, when the server sent any. */
+export function toProblemDetails(error: unknown): ProblemDetails | undefined {
+  const data = (error as { data?: unknown } | undefined)?.data
+  return typeof data === 'object' && data !== null && 'problems' in data ? (data as ProblemDetails) : undefined
+}
+
+export const {
+  useKitchensQuery,
+  useKitchenQuery,
+  useSwitchKitchenMutation,
+  useBriefsQuery,
+  useBriefQuery,
+  useCreateBriefMutation,
+  useRemoveBriefMutation,
+  useRestoreBriefMutation,
+  usePricesQuery,
+  useCreatePriceMutation,
+  useRemovePriceMutation,
+  useHouseSpeciesQuery,
+  useSpeciesSourceQuery,
+  useCreateHouseSpeciesMutation,
+  useSaveHouseSpeciesMutation,
+  useRemoveHouseSpeciesMutation,
+  useRestoreHouseSpeciesMutation,
+  useImportSpeciesMutation,
+  useUndoImportMutation,
+  useDecisionsQuery,
+  useDecisionQuery,
+  useDecideMutation,
+  useRerunDecisionMutation,
+  useLeaningsQuery,
+  useSaveLeaningsMutation,
+  useHealthQuery,
+} = api

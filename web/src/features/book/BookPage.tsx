@@ -1,0 +1,132 @@
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Paper from '@mui/material/Paper'
+import { styled } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
+import { useCallback, useMemo, useState } from 'react'
+import { Link, useLocation } from 'react-router'
+import { useRestoreHouseSpeciesMutation } from '../../api/api.ts'
+import { useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { Waiting } from '../../shell/Waiting.tsx'
+import { useSearch } from '../../state/useSearch.ts'
+import { INK } from '../../theme.ts'
+import { BookLine } from './BookLine.tsx'
+import { SORTS, filterBook, readFilter, sortBook } from './bookFilter.ts'
+import { MOST_COMPARED, comparePath, type TakenAway } from './bookWords.ts'
+import { FilterPanel } from './FilterPanel.tsx'
+import { NameLookup } from './NameLookup.tsx'
+
+const SHOWN_AT_FIRST = 30
+const Sort = styled('select')({ font: 'inherit', minHeight: 36, border: `1px solid ${INK.slate}`, borderRadius: 4, background: INK.ice })
+
+/** A species of the house's own that was just taken away, and the way back. */
+function TakenAwayNotice() {
+  const taken = useLocation().state as TakenAway | null
+  const [restore] = useRestoreHouseSpeciesMutation()
+  const [back, setBack] = useState(false)
+  if (!taken || back) return null
+  return (
+    <Alert
+      severity="info"
+      sx={{ mb: 1.5 }}
+      action={<Button onClick={() => void restore(taken.id).then(() => setBack(true))}>Put it back</Button>}
+    >
+      {taken.name} was taken away.
+    </Alert>
+  )
+}
+
+/** The species book: every fish, found by the kind of flesh one looks for. */
+export default function BookPage() {
+  const [search, change] = useSearch()
+  const snapshot = useSheet()
+  const book = useAnswer(snapshot, snapshot ? `book|${snapshot}` : null, (engine) => engine.book())
+  const name = search.get('name')
+  const shared = useAnswer(snapshot, name, (engine) => engine.sharedName(name ?? ''))
+  const [marked, setMarked] = useState<readonly string[]>([])
+  const [all, setAll] = useState(false)
+  const filter = useMemo(() => readFilter(search), [search])
+  const rows = book?.value
+  const found = useMemo(() => (rows ? sortBook(filterBook(rows, filter), filter) : []), [rows, filter])
+  const set = (key: string, edit: string | null | ((now: string | null) => string | null)) =>
+    change((params) => {
+      const value = typeof edit === 'function' ? edit(params.get(key)) : edit
+      if (value === null) params.delete(key)
+      else params.set(key, value)
+    })
+  const mark = useCallback(
+    (species: string) =>
+      setMarked((before) =>
+        before.includes(species) ? before.filter((one) => one !== species) : [...before, species].slice(-MOST_COMPARED),
+      ),
+    [],
+  )
+  if (!rows) return <Waiting what="the book" />
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 1.5,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '268px minmax(0, 1fr)' },
+        alignItems: 'start',
+        mt: 1,
+      }}
+    >
+      <FilterPanel
+        rows={rows}
+        filter={filter}
+        onSet={set}
+        onClear={() => change((params) => [...params.keys()].forEach((key) => params.delete(key)))}
+      />
+      <div>
+        <TakenAwayNotice />
+        {name && shared?.key === name && shared.value && <NameLookup shared={shared.value} rows={rows} />}
+        <Paper component="section" aria-label="Fish of the book" sx={{ p: 2 }}>
+          <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap', mb: 1 }}>
+            <Typography variant="h1" aria-live="polite">
+              {found.length === rows.length ? `${rows.length} fish` : `${found.length} of ${rows.length} fish`}
+            </Typography>
+            <label>
+              sorted by{' '}
+              <Sort value={filter.sort} onChange={(event) => set('sort', event.target.value)}>
+                {SORTS.map(([key, words]) => (
+                  <option key={key} value={key}>
+                    {key === 'name' && filter.method ? 'fit' : words}
+                  </option>
+                ))}
+              </Sort>
+            </label>
+            <Box sx={{ ml: 'auto', display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+              {marked.length > 1 && (
+                <Button variant="contained" component={Link} to={comparePath(marked)}>
+                  Compare marked ({marked.length})
+                </Button>
+              )}
+              <Button component={Link} to="/book/new">
+                Add a species
+              </Button>
+              <Button component={Link} to="/book/files">
+                Files in and out
+              </Button>
+            </Box>
+          </Box>
+          {found.length === 0 && <Alert severity="info">No fish of the book is all of that. Take one choice away.</Alert>}
+          {found.length > 0 && (
+            <Typography variant="body2" color="text.secondary" aria-hidden sx={{ textAlign: 'right' }}>
+              compare
+            </Typography>
+          )}
+          <Box component="ul" aria-label="Fish found" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+            {(all ? found : found.slice(0, SHOWN_AT_FIRST)).map((row) => (
+              <BookLine key={row.species} row={row} method={filter.method} marked={marked.includes(row.species)} onMark={mark} />
+            ))}
+          </Box>
+          {found.length > SHOWN_AT_FIRST && (
+            <Button onClick={() => setAll(!all)}>{all ? `Show the first ${SHOWN_AT_FIRST}` : `Show all ${found.length}`}</Button>
+          )}
+        </Paper>
+      </div>
+    </Box>
+  )
+}

@@ -1,0 +1,182 @@
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import LinearProgress from '@mui/material/LinearProgress'
+import Paper from '@mui/material/Paper'
+import Typography from '@mui/material/Typography'
+import type { SpeciesImport, SpeciesImportReport } from '@tender-gill/contract'
+import { useRef, useState, type ChangeEvent } from 'react'
+import { toProblemDetails, useImportSpeciesMutation, useUndoImportMutation } from '../../api/api.ts'
+import { INK } from '../../theme.ts'
+
+interface ChosenFile {
+  readonly name: string
+  readonly format: SpeciesImport['format']
+  readonly text: string
+}
+const SHOWN = 200
+
+const EXPORTS: readonly (readonly [string, string])[] = [
+  ['The whole book, JSON', '/api/species-export?format=json'],
+  ['The whole book, CSV', '/api/species-export?format=csv'],
+  ['The house’s hand alone, JSON', '/api/species-export?format=json&what=house'],
+  ['The house’s hand alone, CSV', '/api/species-export?format=csv&what=house'],
+  ['The schema a file must keep', '/api/species-schema'],
+]
+
+function BadRows({ bad }: Pick<SpeciesImportReport, 'bad'>) {
+  return (
+    <Box sx={{ overflowX: 'auto', maxHeight: 360, overflowY: 'auto' }} tabIndex={0} role="region" aria-label="Rows that cannot be kept">
+      <Box
+        component="table"
+        sx={{
+          borderCollapse: 'collapse',
+          width: '100%',
+          fontSize: 14,
+          '& th, & td': { borderTop: `1px solid ${INK.hairline}`, textAlign: 'left', py: 0.5, pr: 2, verticalAlign: 'top' },
+        }}
+      >
+        <thead>
+          <tr>
+            <th scope="col">Line</th>
+            <th scope="col">Species</th>
+            <th scope="col">What is wrong</th>
+          </tr>
+        </thead>
+        <tbody>
+          {bad.slice(0, SHOWN).map(({ line, species, message }) => (
+            <tr key={`${line} ${message}`}>
+              <td>{line}</td>
+              <td>{species ?? ''}</td>
+              <td>{message}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+      {bad.length > SHOWN && <Typography variant="body2">and {bad.length - SHOWN} more</Typography>}
+    </Box>
+  )
+}
+
+function describeReport({ rows, good, same, bad }: SpeciesImportReport): string {
+  const unchanged = same > 0 ? `, ${same} of them just as the book has them` : ''
+  return `${rows} rows: ${good} good${unchanged}, ${bad.length} bad.`
+}
+
+/** Species in and out as files. A file is checked first; nothing of it is kept until the person says so, and an import can be taken back. */
+export default function FilesPage() {
+  const input = useRef<HTMLInputElement>(null)
+  const [file, setFile] = useState<ChosenFile | null>(null)
+  const [report, setReport] = useState<SpeciesImportReport | null>(null)
+  const [failure, setFailure] = useState<string>()
+  const [undone, setUndone] = useState(false)
+  const [bring, { isLoading }] = useImportSpeciesMutation()
+  const [undo] = useUndoImportMutation()
+  const run = async (chosen: ChosenFile, keep: SpeciesImport['keep']) => {
+    setFailure(undefined)
+    setUndone(false)
+    const answer = await bring({ format: chosen.format, text: chosen.text, keep })
+    if ('error' in answer && answer.error)
+      setFailure(toProblemDetails(answer.error)?.detail ?? 'The file could not be read by the server. Try again.')
+    else if (answer.data) setReport(answer.data)
+  }
+  const choose = async (event: ChangeEvent<HTMLInputElement>) => {
+    const [picked] = event.target.files ?? []
+    event.target.value = ''
+    if (!picked) return
+    const chosen: ChosenFile = {
+      name: picked.name,
+      format: picked.name.toLowerCase().endsWith('.json') ? 'json' : 'csv',
+      text: await picked.text(),
+    }
+    setFile(chosen)
+    setReport(null)
+    await run(chosen, 'nothing')
+  }
+  const { importId } = report ?? {}
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 1.5,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 2fr) minmax(0, 1fr)' },
+        alignItems: 'start',
+        mt: 1,
+      }}
+    >
+      <Paper component="section" aria-label="Bring a file in" sx={{ p: 2, display: 'grid', gap: 1.5 }}>
+        <Typography variant="h1">Bring species in</Typography>
+        <Typography>
+          A CSV file with a header line, or JSON. Every row is checked as the book’s own are; nothing is kept before you say so. A row for a
+          fish the book has may give only the columns it changes.
+        </Typography>
+        <Button variant="contained" sx={{ justifySelf: 'start' }} onClick={() => input.current?.click()}>
+          Choose a file
+        </Button>
+        <input
+          ref={input}
+          type="file"
+          accept=".csv,.json,text/csv,application/json"
+          hidden
+          aria-label="File of species"
+          onChange={(event) => void choose(event)}
+        />
+        {isLoading && <LinearProgress aria-label="Checking the file" />}
+        {failure && <Alert severity="error">{failure}</Alert>}
+        {file && report && !isLoading && (
+          <>
+            <Typography variant="h2" component="p" role="status">
+              {file.name}. {describeReport(report)}
+            </Typography>
+            {importId && !undone && (
+              <Alert
+                severity="success"
+                action={
+                  <Button onClick={() => void undo(importId).then(() => setUndone(true))} color="inherit">
+                    Take it back
+                  </Button>
+                }
+              >
+                {report.kept} species kept in the house’s hand.
+              </Alert>
+            )}
+            {undone && <Alert severity="info">The import was taken back; everything is as it was.</Alert>}
+            {!importId && report.good > report.same && (
+              <Box sx={{ display: 'flex', gap: 1 }}>
+                <Button variant="contained" onClick={() => void run(file, report.bad.length > 0 ? 'good' : 'all')}>
+                  {report.bad.length > 0 ? `Keep the ${report.good} good rows` : `Keep all ${report.good}`}
+                </Button>
+                <Button
+                  onClick={() => {
+                    setFile(null)
+                    setReport(null)
+                  }}
+                >
+                  Keep nothing
+                </Button>
+              </Box>
+            )}
+            {report.bad.length > 0 && <BadRows bad={report.bad} />}
+          </>
+        )}
+      </Paper>
+      <Paper component="section" aria-label="Take a file out" sx={{ p: 2 }}>
+        <Typography variant="h2" gutterBottom>
+          Take species out
+        </Typography>
+        <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+          {EXPORTS.map(([words, path]) => (
+            <li key={path} style={{ padding: '6px 0' }}>
+              <a href={path} download={!path.endsWith('schema')}>
+                {words}
+              </a>
+            </li>
+          ))}
+        </Box>
+        <Typography variant="body2" color="text.secondary">
+          What goes out comes back the same.
+        </Typography>
+      </Paper>
+    </Box>
+  )
+}

@@ -1,0 +1,307 @@
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Checkbox from '@mui/material/Checkbox'
+import FormControlLabel from '@mui/material/FormControlLabel'
+import Paper from '@mui/material/Paper'
+import Typography from '@mui/material/Typography'
+import type { Brief, Method, Problem } from '@tender-gill/contract'
+import { ALLERGENS, FORMATS, METHODS } from '@tender-gill/contract/vocabulary'
+import { FORMAT_LABEL, METHOD_TABLE, gridCell } from '@tender-gill/core'
+import { useEffect, useState, type ReactNode } from 'react'
+import { Controller, FormProvider, useForm, useFormContext, useWatch } from 'react-hook-form'
+import { useNavigate, useParams, useSearchParams } from 'react-router'
+import { toProblemDetails, useCreateBriefMutation, useKitchenQuery } from '../../api/api.ts'
+import { getEngine } from '../../engine/engine.ts'
+import { useSheet } from '../../engine/useEngine.ts'
+import type { Dish } from '../../state/useDish.ts'
+import { INK } from '../../theme.ts'
+import { DishGate } from '../DishGate.tsx'
+import { EMPTY, fieldOf, readForm, toForm, type BriefForm } from './briefForm.ts'
+import { Choice, TextInput, Tick } from './fields.tsx'
+
+const KEPT = 'tender-gill-new-dish'
+
+function Group({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <Box component="fieldset" sx={{ border: 0, borderTop: `1px solid ${INK.hairline}`, m: 0, p: 0, pt: 1.5, minWidth: 0 }}>
+      <Typography component="legend" variant="h2" sx={{ float: 'left', width: '100%', mb: 1.5 }}>
+        {title}
+      </Typography>
+      <Box sx={{ clear: 'both', display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-start' }}>{children}</Box>
+    </Box>
+  )
+}
+
+const formatOptions = (method: Method) =>
+  FORMATS.filter((format) => gridCell(method, format) !== 'impossible').map(
+    (format) => [format, `${FORMAT_LABEL[format]}${gridCell(method, format) === 'odd' ? ' (unusual)' : ''}`] as const,
+  )
+
+function Allergies() {
+  const { control } = useFormContext<BriefForm>()
+  return (
+    <Controller
+      control={control}
+      name="allergies"
+      render={({ field: { value, onChange } }) => (
+        <Box role="group" aria-label="Allergies">
+          {ALLERGENS.map((allergen) => (
+            <FormControlLabel
+              key={allergen}
+              control={
+                <Checkbox
+                  checked={value.includes(allergen)}
+                  onChange={(event) => onChange(event.target.checked ? [...value, allergen] : value.filter((one) => one !== allergen))}
+                />
+              }
+              label={`No ${allergen}`}
+            />
+          ))}
+        </Box>
+      )}
+    />
+  )
+}
+
+function Fields() {
+  const { control, setValue } = useFormContext<BriefForm>()
+  const method = useWatch({ control, name: 'method' })
+  const format = useWatch({ control, name: 'format' })
+  const options = formatOptions(method)
+  useEffect(() => {
+    const [first] = options
+    if (first && !options.some(([value]) => value === format)) setValue('format', first[0])
+  }, [options, format, setValue])
+  const raw = method === 'raw' || method === 'cure' || method === 'smoke'
+  return (
+    <>
+      <Group title="The dish">
+        <TextInput name="dish" label="What it is called" wide />
+        <Choice name="method" label="How it is cooked" options={METHODS.map((one) => [one, METHOD_TABLE[one].label])} />
+        <Choice name="format" label="Cut" options={options} />
+        {format === 'whole' ? (
+          <TextInput name="wholeServes" label="Eaters a fish" hint="Empty: any size" numeric />
+        ) : (
+          <TextInput name="thicknessMm" label="Thickness, mm" hint="Empty: as it comes" numeric />
+        )}
+        {method === 'smoke' && (
+          <Choice
+            name="smokeHeat"
+            label="Smoke"
+            options={[
+              ['hot', 'hot'],
+              ['cold', 'cold'],
+            ]}
+          />
+        )}
+        {raw && (
+          <Choice
+            name="rawTreatment"
+            label="Before serving raw"
+            options={[
+              ['none', 'not frozen'],
+              ['frozen', 'frozen by the published rule'],
+            ]}
+          />
+        )}
+      </Group>
+      <Group title="How much, for whom">
+        <TextInput name="covers" label="Covers" numeric />
+        <TextInput name="portionG" label="Portion, g" numeric />
+        <Choice
+          name="portionBasis"
+          label="Weighed"
+          options={[
+            ['cooked', 'cooked'],
+            ['raw', 'raw'],
+          ]}
+        />
+        <TextInput name="children" label="Children under 12" numeric />
+        <TextInput name="pregnant" label="Pregnant" numeric />
+        <TextInput name="elderly" label="Elderly" numeric />
+        <TextInput name="immunocompromised" label="With weak defences" numeric />
+        <Box>
+          <Tick name="boneShy" label="Shy of bones" />
+          <Tick name="newToWholeFish" label="New to whole fish" />
+          <Tick name="dislikesStrongFish" label="Dislike strong fish" />
+        </Box>
+        <Allergies />
+      </Group>
+      <Group title="Manner">
+        <Choice
+          name="skin"
+          label="Skin"
+          options={[
+            ['any', 'no matter'],
+            ['crisp', 'crisp, it is the point'],
+            ['off', 'off'],
+          ]}
+        />
+        <Choice
+          name="seasoning"
+          label="Seasoning"
+          options={[
+            ['balanced', 'balanced'],
+            ['gentle', 'gentle: the fish speaks'],
+            ['bold', 'bold: strong flavours'],
+          ]}
+        />
+        <Choice
+          name="doneness"
+          label="Doneness"
+          options={[
+            ['set', 'set, 63 °C'],
+            ['moist', 'moist, below'],
+          ]}
+        />
+        <Choice
+          name="origin"
+          label="Origin"
+          options={[
+            ['any', 'wild or farmed'],
+            ['wild', 'wild'],
+            ['farmed', 'farmed'],
+          ]}
+        />
+        <Choice
+          name="state"
+          label="Fresh or frozen"
+          options={[
+            ['any', 'either'],
+            ['fresh', 'fresh'],
+            ['frozen', 'frozen'],
+          ]}
+        />
+        <Tick name="longCooking" label="Cooks long, or nobody watches it" />
+      </Group>
+      <Group title="Money and waiting">
+        <TextInput name="budget" label="Budget a portion" hint="Empty: not asked" numeric />
+        <Tick name="budgetMust" label="It is a must" />
+        <TextInput name="keepHours" label="Waits, hours" numeric />
+        <TextInput name="keepTempC" label="At, °C" hint="Empty: 4" numeric />
+      </Group>
+    </>
+  )
+}
+
+interface EditorProps {
+  readonly initial: BriefForm
+  readonly before: Partial<Brief>
+  readonly title: string
+  readonly action: string
+  readonly onChange?: (form: BriefForm) => void
+  /** Keeps the brief; returns the problems it met. */
+  readonly onKeep: (brief: Brief) => Promise<readonly Problem[]>
+}
+
+/** Asks the engine whether a brief makes sense, with the same rules as the server. */
+async function checkSense(brief: Brief): Promise<readonly Problem[]> {
+  const answer = await getEngine().lineUp(brief, { shares: false, leftOut: false, rows: 0 })
+  return answer.ok ? [] : answer.error
+}
+
+function Editor({ initial, before, title, action, onChange, onKeep }: EditorProps) {
+  const { data: kitchen } = useKitchenQuery()
+  const snapshot = useSheet()
+  const form = useForm<BriefForm>({ defaultValues: initial })
+  const [elsewhere, setElsewhere] = useState<readonly Problem[]>([])
+  useEffect(() => {
+    if (!onChange) return undefined
+    return form.subscribe({ formState: { values: true }, callback: ({ values }) => onChange(values) })
+  }, [form, onChange])
+  const show = (problems: readonly Problem[]) => {
+    const known = Object.keys(initial)
+    const at = (path: string) => fieldOf(path.replace(/^\/brief/, ''))
+    problems.forEach(({ path, message }) => {
+      const field = at(path)
+      if (field && known.includes(field)) form.setError(field, { message }, { shouldFocus: true })
+    })
+    setElsewhere(problems.filter(({ path }) => !known.includes(at(path) ?? '')))
+  }
+  const submit = form.handleSubmit(async (values) => {
+    setElsewhere([])
+    const read = readForm(values, before, kitchen?.currency ?? 'EUR')
+    if (!read.ok) {
+      show(read.error)
+      return
+    }
+    const problems = snapshot ? await checkSense(read.value) : []
+    show(problems.length > 0 ? problems : await onKeep(read.value))
+  })
+  return (
+    <Paper component="section" sx={{ p: { xs: 2, md: 3 }, maxWidth: 1000, mx: 'auto' }}>
+      <Typography variant="h1" gutterBottom>
+        {title}
+      </Typography>
+      <FormProvider {...form}>
+        <Box component="form" noValidate onSubmit={(event) => void submit(event)} sx={{ display: 'grid', gap: 2.5 }}>
+          <Fields />
+          <div role="alert">
+            {elsewhere.length > 0 && (
+              <Alert severity="error">{elsewhere.map(({ path, message }) => `${path} ${message}`).join('; ')}</Alert>
+            )}
+          </div>
+          <Button type="submit" variant="contained" size="large" disabled={form.formState.isSubmitting} sx={{ justifySelf: 'start' }}>
+            {action}
+          </Button>
+        </Box>
+      </FormProvider>
+    </Paper>
+  )
+}
+
+const readNew = (): BriefForm => {
+  try {
+    return { ...EMPTY, ...(JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<BriefForm>) }
+  } catch {
+    return EMPTY
+  }
+}
+const keepNew = (form: BriefForm) => localStorage.setItem(KEPT, JSON.stringify(form))
+
+function NewDish() {
+  const [params] = useSearchParams()
+  const [create] = useCreateBriefMutation()
+  const navigate = useNavigate()
+  const method = METHODS.find((one) => one === params.get('method'))
+  const kept = readNew()
+  const onKeep = async (brief: Brief): Promise<readonly Problem[]> => {
+    const { data, error } = await create({ brief })
+    if (!data) {
+      const details = toProblemDetails(error)
+      return details && details.problems.length > 0
+        ? details.problems
+        : [{ path: '', message: details?.detail ?? 'The dish could not be kept. What you typed is still here; try again in a moment.' }]
+    }
+    localStorage.removeItem(KEPT)
+    await navigate(`/dishes/${data.id}/line-up`)
+    return []
+  }
+  return (
+    <Editor
+      initial={method ? { ...kept, method } : kept}
+      before={{}}
+      title="A new dish"
+      action="See who can do it"
+      onChange={keepNew}
+      onKeep={onKeep}
+    />
+  )
+}
+
+function EditDish({ dish }: { readonly dish: Dish }) {
+  const navigate = useNavigate()
+  const onKeep = async (brief: Brief): Promise<readonly Problem[]> => {
+    dish.edit({ brief })
+    await navigate(`/dishes/${dish.id}/line-up`)
+    return []
+  }
+  return <Editor initial={toForm(dish.brief)} before={dish.brief} title={dish.brief.dish} action="See who can do it" onKeep={onKeep} />
+}
+
+/** The brief: a new dish, or the one in the address. */
+export default function BriefPage() {
+  const { id } = useParams()
+  return id ? <DishGate>{(dish) => <EditDish key={dish.id} dish={dish} />}</DishGate> : <NewDish />
+}

@@ -1,0 +1,61 @@
+import type { Brief, Diners } from '@tender-gill/contract'
+import { FORMAT_LABEL, METHOD_TABLE } from '@tender-gill/core'
+
+const count = (n: number | undefined, one: string, many: string) => (n ? [`${n} ${n === 1 ? one : many}`] : [])
+
+/** How the dish is cooked and cut, in a line. */
+export function describeMaking({ method, format, thicknessMm }: Brief): string {
+  return `${METHOD_TABLE[method].label}, ${thicknessMm ? `${thicknessMm} mm ` : ''}${FORMAT_LABEL[format]}`
+}
+
+/** For how many and how much, in a line. */
+export const describeServing = ({ covers = 1, portionG = 150, portionBasis = 'cooked' }: Brief): string =>
+  `${covers} ${covers === 1 ? 'cover' : 'covers'} at ${portionG} g ${portionBasis}`
+
+/** Who eats it, as short labels. */
+export function listDiners(diners: Diners = {}): readonly string[] {
+  return [
+    ...count(diners.children, 'child', 'children'),
+    ...count(diners.pregnant, 'pregnant', 'pregnant'),
+    ...count(diners.elderly, 'elderly', 'elderly'),
+    ...count(diners.immunocompromised, 'weak defences', 'weak defences'),
+    ...(diners.boneShy ? ['Shy of bones'] : []),
+    ...(diners.newToWholeFish ? ['New to whole fish'] : []),
+    ...(diners.dislikesStrongFish ? ['No strong fish'] : []),
+    ...(diners.allergies ?? []).map((allergen) => `No ${allergen}`),
+  ]
+}
+
+/** Making a formatter is slow and using one is not. */
+const moneyFormats = new Map<string, Intl.NumberFormat>()
+export function formatMoney(amount: number, currency: string): string {
+  const format = moneyFormats.get(currency) ?? new Intl.NumberFormat('en-GB', { style: 'currency', currency })
+  moneyFormats.set(currency, format)
+  return format.format(amount)
+}
+
+const CAUTION_LABEL: Readonly<Record<string, string>> = {
+  raw: 'served raw',
+  mercury: 'mercury',
+  histamine: 'histamine',
+  keeping: 'keeping',
+  ciguatera: 'ciguatera',
+  spines: 'spines',
+  listing: 'stock or trade',
+  bones: 'bones',
+  doneness: 'cook it through',
+  opened: 'a limit lifted',
+  format: 'unusual cut',
+  unchecked: 'not checked',
+}
+/** The kinds of caution that stand beside a fish, named in passing. */
+export const nameCautions = (kinds: readonly string[]): string => [...new Set(kinds)].map((kind) => CAUTION_LABEL[kind] ?? kind).join(', ')
+/** A share as people say it: of 100. */
+export const ofHundred = (share: number): string =>
+  share > 0 && share < 0.005 ? 'under 1' : share > 0.995 && share < 1 ? 'over 99' : String(Math.round(share * 100))
+/** A weight to buy, rounded up so that rounding never hides a shortfall. */
+export const kilosToBuy = (g: number): string => {
+  const step = g >= 10_000 ? 100 : g >= 1000 ? 10 : 1
+  return kilos(Math.ceil(g / step - 1e-9) * step)
+}
+export const kilos = (g: number): string => (g >= 1000 ? `${(g / 1000).toFixed(g >= 10_000 ? 1 : 2)} kg` : `${Math.round(g)} g`)

@@ -1,0 +1,114 @@
+import type { Brief } from '@tender-gill/contract'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { EMPTY, fieldOf, readForm, toForm, type BriefForm } from './brief/briefForm.ts'
+import { describeMaking, describeServing, kilosToBuy, listDiners, ofHundred } from './dishWords.ts'
+import { withAsk, withoutAsk } from './lineUp/editAsks.ts'
+
+const full: Brief = {
+  dish: 'Skewers',
+  method: 'grill',
+  format: 'chunk',
+  thicknessMm: 30,
+  covers: 24,
+  portionG: 160,
+  portionBasis: 'cooked',
+  diners: { children: 2, allergies: ['crustacean'] },
+  doneness: 'set',
+  skin: 'any',
+  seasoning: 'bold',
+  longCooking: true,
+  smokeHeat: 'hot',
+  origin: 'wild',
+  state: 'fresh',
+  rawTreatment: 'none',
+  keep: { hours: 12, tempC: 4 },
+  budget: { perPortion: 4.2, currency: 'EUR', must: false },
+  asks: { fat: { from: 3 } },
+  pool: ['Gadus morhua'],
+}
+const read = (form: BriefForm, before: Partial<Brief> = {}) => readForm(form, before, 'EUR')
+
+describe('the brief form', () => {
+  it('loses nothing of a brief that goes through it, shown or not', () => {
+    expect(read(toForm(full), full)).toEqual({ ok: true, value: full })
+  })
+
+  it('takes a field away when it is emptied', () => {
+    const read1 = read({ ...toForm(full), thicknessMm: '', budget: '', keepHours: ' ', longCooking: false }, full)
+    expect(read1.ok && [read1.value.thicknessMm, read1.value.budget, read1.value.keep, read1.value.longCooking]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+      undefined,
+    ])
+  })
+
+  it('reads a comma as a point, and names the field of what is no number', () => {
+    expect(read({ ...EMPTY, dish: 'x', portionG: '152,5' })).toMatchObject({ ok: true, value: { portionG: 152.5 } })
+    const wrong = read({ ...EMPTY, dish: 'x', covers: 'many', budget: 'a lot' })
+    expect(wrong.ok ? [] : wrong.error.map(({ path }) => fieldOf(path))).toEqual(['covers', 'budget'])
+  })
+
+  it('never throws on what a person types', () => {
+    fc.assert(
+      fc.property(fc.string(), fc.string(), fc.string(), (covers, thicknessMm, keepHours) => {
+        expect(typeof read({ ...EMPTY, dish: 'x', covers, thicknessMm, keepHours }).ok).toBe('boolean')
+      }),
+      { seed: 51 },
+    )
+  })
+
+  it('asks any size of a whole fish when the eaters are left empty', () => {
+    expect(read({ ...EMPTY, dish: 'x', method: 'roast-whole', format: 'whole', wholeServes: '' })).toMatchObject({
+      ok: true,
+      value: { wholeServes: null },
+    })
+  })
+})
+
+describe('editing asks', () => {
+  it('changes one field and keeps the rest', () => {
+    expect(withAsk(full, 'fat', { pull: 5 }).asks).toEqual({ fat: { from: 3, pull: 5 } })
+    expect(withAsk(full, 'flake', { to: 6 }).asks).toEqual({ fat: { from: 3 }, flake: { to: 6 } })
+  })
+  it('moves the budget with the upper end of cost', () => {
+    expect(withAsk(full, 'portionCost', { from: null, to: 5 }).budget).toEqual({ perPortion: 5, currency: 'EUR', must: false })
+  })
+  it('gives an ask back to the method', () => {
+    expect(withoutAsk(full, 'fat').asks).toEqual({})
+  })
+})
+
+describe('words', () => {
+  it('says how a dish is made, for how many and for whom', () => {
+    expect(describeMaking(full)).toBe('Grilled over coals, 30 mm chunks')
+    expect(describeServing({ ...full, covers: 1 })).toBe('1 cover at 160 g cooked')
+    expect(listDiners(full.diners)).toEqual(['2 children', 'No crustacean'])
+  })
+  it('rounds a weight to buy up, never down', () => {
+    expect([kilosToBuy(5), kilosToBuy(812.2), kilosToBuy(1231), kilosToBuy(9301), kilosToBuy(12_340)]).toEqual([
+      '5 g',
+      '813 g',
+      '1.24 kg',
+      '9.31 kg',
+      '12.4 kg',
+    ])
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 90_000, noNaN: true }),
+        (g) => Number.parseFloat(kilosToBuy(g)) * (kilosToBuy(g).endsWith('kg') ? 1000 : 1) >= g - 1e-3,
+      ),
+      { seed: 52 },
+    )
+  })
+  it('says a share of 100 without claiming certainty or nothing', () => {
+    expect([ofHundred(0), ofHundred(0.001), ofHundred(0.834), ofHundred(0.999), ofHundred(1)]).toEqual([
+      '0',
+      'under 1',
+      '83',
+      'over 99',
+      '100',
+    ])
+  })
+})

@@ -1,0 +1,179 @@
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Paper from '@mui/material/Paper'
+import Typography from '@mui/material/Typography'
+import type { BriefRecord, Method } from '@tender-gill/contract'
+import { METHOD_TABLE } from '@tender-gill/core'
+import { useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import { useBriefsQuery, usePricesQuery, useRemoveBriefMutation, useRestoreBriefMutation } from '../../api/api.ts'
+import { FleshPrint } from '../../drawings/FleshPrint.tsx'
+import type { Leader } from '../../engine/engine.worker.ts'
+import { useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { FishSearch } from '../../shell/FishSearch.tsx'
+import { Waiting } from '../../shell/Waiting.tsx'
+import { HEADING, INK } from '../../theme.ts'
+import { describeMaking, describeServing } from '../dishWords.ts'
+import { useOffers } from '../lineUp/useLineUp.ts'
+
+const FIRST_METHODS: readonly Method[] = ['pan-sear', 'roast-whole', 'grill', 'poach', 'deep-fry', 'curry', 'stew', 'raw']
+
+interface DishLineProps {
+  readonly record: BriefRecord
+  readonly leader: Leader | null | undefined
+  readonly offers: ReturnType<typeof useOffers>
+  readonly onRemove: (record: BriefRecord) => void
+}
+
+function DishLine({ record, leader, offers, onRemove }: DishLineProps) {
+  const { id, brief, choice } = record
+  const offer = offers.get(choice?.offerId ?? leader?.offerId ?? '')
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '68px minmax(0, 1fr)', md: '76px minmax(0, 1fr) 220px auto' },
+        gap: 1.5,
+        alignItems: 'center',
+        py: 1,
+        borderTop: `1px solid ${INK.hairline}`,
+      }}
+    >
+      {offer ? <FleshPrint offer={offer} name={offer.common} /> : <Box sx={{ width: 64, height: 32 }} />}
+      <Box sx={{ minWidth: 0 }}>
+        <Typography component="h2" variant="h3">
+          <Link to={`/dishes/${id}/line-up`} style={{ color: INK.squid }}>
+            {brief.dish}
+          </Link>
+        </Typography>
+        <Typography variant="body2" color="text.secondary">
+          {describeMaking(brief)}; {describeServing(brief)}
+        </Typography>
+      </Box>
+      <Box sx={{ gridColumn: { xs: '2', md: 'auto' } }}>
+        <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 17 }}>
+          {choice && offer ? offer.common : (leader?.common ?? (leader === null ? 'No fish can' : ' '))}
+        </Box>
+        <Typography variant="body2" color="text.secondary">
+          {choice ? 'taken' : leader ? `leads, fit ${leader.fit.toFixed(0)}, of ${leader.count} that can` : ' '}
+        </Typography>
+      </Box>
+      <Button
+        size="small"
+        onClick={() => onRemove(record)}
+        aria-label={`Take ${brief.dish} away`}
+        sx={{ gridColumn: { xs: '2', md: 'auto' }, justifySelf: 'start' }}
+      >
+        Take away
+      </Button>
+    </Box>
+  )
+}
+
+function Dishes({ records }: { readonly records: readonly BriefRecord[] }) {
+  const snapshot = useSheet()
+  const key = records.map(({ id, revision }) => `${id}.${revision}`).join(',')
+  const leaders = useAnswer(snapshot, key, (engine) => engine.leaders(records))?.value
+  const ids = useMemo(() => records.flatMap(({ id, choice }) => choice?.offerId ?? leaders?.[id]?.offerId ?? []), [records, leaders])
+  const offers = useOffers(ids, undefined)
+  const [remove] = useRemoveBriefMutation()
+  const [restore] = useRestoreBriefMutation()
+  const [gone, setGone] = useState<BriefRecord | null>(null)
+  const onRemove = (record: BriefRecord) =>
+    void remove({ id: record.id, revision: record.revision }).then(({ data }) => data && setGone(record))
+  return (
+    <>
+      <div role="status">
+        {gone && (
+          <Box sx={{ p: 1, borderLeft: `5px solid ${INK.roe}`, bgcolor: INK.slab, display: 'flex', gap: 1, alignItems: 'center' }}>
+            “{gone.brief.dish}” was taken away.
+            <Button onClick={() => void restore(gone.id).then(() => setGone(null))}>Put it back</Button>
+          </Box>
+        )}
+      </div>
+      <Box component="ul" aria-label="Dishes" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        {records.map((record) => (
+          <DishLine key={record.id} record={record} leader={leaders?.[record.id]} offers={offers} onRemove={onRemove} />
+        ))}
+      </Box>
+    </>
+  )
+}
+
+function FirstDish() {
+  return (
+    <>
+      <Typography gutterBottom>No dishes yet. Start with how you want to cook, and the fish that can do it stand in line.</Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        {FIRST_METHODS.map((method) => (
+          <Button key={method} component={Link} to={`/dishes/new?method=${method}`} variant="outlined">
+            {METHOD_TABLE[method].label}
+          </Button>
+        ))}
+      </Box>
+    </>
+  )
+}
+
+const MOST_ON_LIST = 14
+
+/** Fish the kitchen has a price for: the ones most likely in front of somebody. */
+function OnTheLists() {
+  const { data: prices = [] } = usePricesQuery()
+  const species = useMemo(() => [...new Set(prices.map(({ price }) => price.species))].slice(0, MOST_ON_LIST), [prices])
+  const names = useAnswer(useSheet(), species.join(',') || null, (engine) => engine.commonNames(species))?.value
+  if (!names) return null
+  return (
+    <>
+      <Typography variant="h3" component="h2" sx={{ mt: 2, mb: 1 }}>
+        On your lists
+      </Typography>
+      <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+        {species.map((name) => (
+          <li key={name}>
+            <Button component={Link} to={`/fish/${encodeURIComponent(name)}`} variant="outlined" size="small">
+              {names[name] ?? name}
+            </Button>
+          </li>
+        ))}
+      </Box>
+    </>
+  )
+}
+
+/** Two doors: from a dish to a fish, or from a fish to a dish. */
+export function HomePage() {
+  const { data: records } = useBriefsQuery()
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 1.5,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 2fr) minmax(0, 1fr)' },
+        alignItems: 'start',
+        mt: 1,
+      }}
+    >
+      <Paper component="section" aria-labelledby="door-dish" sx={{ p: { xs: 2, md: 3 } }}>
+        <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 1, mb: 1.5 }}>
+          <Typography id="door-dish" variant="h1" sx={{ flex: 1 }}>
+            I have a dish
+          </Typography>
+          <Button component={Link} to="/dishes/new" variant="contained">
+            New dish
+          </Button>
+        </Box>
+        {!records ? <Waiting what="the dishes" /> : records.length === 0 ? <FirstDish /> : <Dishes records={records} />}
+      </Paper>
+      <Paper component="section" aria-labelledby="door-fish" sx={{ p: { xs: 2, md: 3 } }}>
+        <Typography id="door-fish" variant="h1" gutterBottom>
+          I have this fish
+        </Typography>
+        <Typography gutterBottom>Seen one that looks good? See which of your dishes it does best, and how to cook it otherwise.</Typography>
+        <FishSearch label="Which fish?" to={(species) => `/fish/${encodeURIComponent(species)}`} />
+        <OnTheLists />
+      </Paper>
+    </Box>
+  )
+}

@@ -1,0 +1,128 @@
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Chip from '@mui/material/Chip'
+import Paper from '@mui/material/Paper'
+import Typography from '@mui/material/Typography'
+import useMediaQuery from '@mui/material/useMediaQuery'
+import type { BandKey, NormalisedAsk, NormalisedBrief } from '@tender-gill/contract'
+import { TEXTURE_KEYS } from '@tender-gill/contract/vocabulary'
+import { ASK_LABEL, describeBand, describeBound } from '@tender-gill/core'
+import { memo, useState } from 'react'
+import { Link } from 'react-router'
+import type { Dish } from '../../state/useDish.ts'
+import { INK } from '../../theme.ts'
+import { describeMaking, describeServing, listDiners } from '../dishWords.ts'
+import { BandControl, type BandEdges } from './BandControl.tsx'
+import { withAsk, withoutAsk } from './editAsks.ts'
+import { PullDots } from './PullDots.tsx'
+
+export interface LiveBand extends BandEdges {
+  readonly key: BandKey
+}
+interface Props {
+  readonly dish: Dish
+  readonly brief: NormalisedBrief
+  readonly onLive: (band: LiveBand | null) => void
+}
+interface AskProps {
+  readonly trait: BandKey
+  readonly ask: NormalisedAsk
+  readonly dish: Dish
+  readonly onLive: Props['onLive']
+}
+
+const AskEditor = memo(function AskEditor({ trait, ask, dish, onLive }: AskProps) {
+  const edit = (change: Parameters<typeof withAsk>[2]) => dish.edit({ brief: withAsk(dish.brief, trait, change) })
+  const byHand = ask.because.includes('brief') && dish.brief.asks?.[trait] !== undefined
+  return (
+    <Box component="section" aria-label={ASK_LABEL[trait]} sx={{ pt: 0.5, borderTop: `1px solid ${INK.hairline}` }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
+        <Typography component="h2" sx={{ fontWeight: 700, flex: 1 }}>
+          {ASK_LABEL[trait]}
+        </Typography>
+        <PullDots name={ASK_LABEL[trait]} pull={ask.pull} onChange={(pull) => edit({ pull })} />
+      </Box>
+      <Typography variant="body2">
+        {describeBand(trait, ask.from, ask.to)}
+        {ask.must ? `; ${describeBound(trait, ask.must)}` : ''}
+      </Typography>
+      <BandControl
+        trait={trait}
+        ask={ask}
+        onLive={(edges) => onLive(edges && { key: trait, ...edges })}
+        onRest={(edges) => {
+          onLive(null)
+          edit(edges)
+        }}
+      />
+      <Typography variant="body2" color="text.secondary" sx={{ mt: -0.5 }}>
+        {ask.reason}
+      </Typography>
+      {byHand && (
+        <Button size="small" onClick={() => dish.edit({ brief: withoutAsk(dish.brief, trait) })} sx={{ minHeight: 28, p: 0 }}>
+          As the method has it
+        </Button>
+      )}
+    </Box>
+  )
+})
+
+/** Asks that can be drawn as a band, those that matter first. */
+const listAsks = (brief: NormalisedBrief): readonly (readonly [BandKey, NormalisedAsk])[] =>
+  (Object.entries(brief.asks) as [string, NormalisedAsk][])
+    .filter((entry): entry is [BandKey, NormalisedAsk] => entry[0] !== 'colour')
+    .sort(([, a], [, b]) => Number(b.pull > 0) - Number(a.pull > 0))
+
+const MORE: readonly BandKey[] = [...TEXTURE_KEYS.filter((key) => key !== 'binding'), 'thickness']
+
+/** The docket: what the dish asks, each ask with its reason, its band to drag and the dots that say how much it matters. */
+export const Docket = memo(function Docket({ dish, brief, onLive }: Props) {
+  const narrow = useMediaQuery('(max-width: 900px)')
+  const [open, setOpen] = useState(false)
+  const asks = listAsks(brief)
+  const diners = listDiners(dish.brief.diners)
+  const addable = MORE.filter((key) => !brief.asks[key])
+  return (
+    <Paper component="section" aria-label="Docket" sx={{ p: 2, overflow: 'auto', maxHeight: { md: 'calc(100vh - 130px)' } }}>
+      <Typography variant="h2" component="h1">
+        {dish.brief.dish}
+      </Typography>
+      <Typography color="text.secondary">{describeMaking(dish.brief)}</Typography>
+      <Typography color="text.secondary" gutterBottom>
+        {describeServing(dish.brief)} · <Link to={`/dishes/${dish.id}/brief`}>change</Link>
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mb: 1 }}>
+        {diners.map((label) => (
+          <Chip key={label} label={label} size="small" variant="outlined" />
+        ))}
+        {narrow &&
+          !open &&
+          asks
+            .filter(([, ask]) => ask.pull >= 3)
+            .map(([key, ask]) => <Chip key={key} size="small" label={`${ASK_LABEL[key]}: ${describeBand(key, ask.from, ask.to)}`} />)}
+      </Box>
+      {narrow && (
+        <Button onClick={() => setOpen(!open)} aria-expanded={open} fullWidth>
+          {open ? 'Fold the asks away' : 'Change what it asks'}
+        </Button>
+      )}
+      {(!narrow || open) && (
+        <Box sx={{ display: 'grid', gap: 0.5 }}>
+          {asks.map(([key, ask]) => (
+            <AskEditor key={key} trait={key} ask={ask} dish={dish} onLive={onLive} />
+          ))}
+          <Box sx={{ borderTop: `1px solid ${INK.hairline}`, pt: 1, display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
+            {addable.map((key) => (
+              <Chip
+                key={key}
+                size="small"
+                label={`Ask: ${ASK_LABEL[key].toLowerCase()}`}
+                onClick={() => dish.edit({ brief: withAsk(dish.brief, key, { pull: 3 }) })}
+              />
+            ))}
+          </Box>
+        </Box>
+      )}
+    </Paper>
+  )
+})

@@ -1,0 +1,247 @@
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import type { AskKey, Brief, NormalisedBrief, RankedFish, ResolvedOffer } from '@tender-gill/contract'
+import { ASK_LABEL, FORM_LABEL } from '@tender-gill/core'
+import { memo } from 'react'
+import { AskStrip } from '../../drawings/AskStrip.tsx'
+import { FleshPrint } from '../../drawings/FleshPrint.tsx'
+import { HEADING, INK } from '../../theme.ts'
+import { TurningList, useTurning } from './TurningList.tsx'
+import { formatMoney, kilosToBuy, nameCautions, ofHundred } from '../dishWords.ts'
+
+export const ROW_COLUMNS = { xs: '64px minmax(0, 1fr) 92px', md: '66px minmax(150px, 1fr) 96px repeat(3, 74px) 80px' }
+
+interface Props {
+  readonly fish: RankedFish
+  readonly brief: NormalisedBrief
+  readonly offer: ResolvedOffer | undefined
+  readonly columns: readonly AskKey[]
+  readonly open: boolean
+  readonly first: boolean
+  readonly taken: boolean
+  /** False while shares are still being drawn. */
+  readonly sharesReady: boolean
+  readonly onToggle: (offerId: string) => void
+  readonly onTake: (fish: RankedFish) => void
+  /** The brief as it is kept, and how it is changed: for what would turn the answer. */
+  readonly dishBrief: Brief
+  readonly onBrief: (brief: Brief) => void
+  /** In a few words, what would take first place from the leader. */
+  readonly nearest: string | null
+}
+
+const describeShares = ({ firstShare, passShare, tossUp }: RankedFish): string =>
+  `first in ${ofHundred(firstShare)} of 100${tossUp ? ', a toss-up' : ''}${passShare < 0.95 ? `, passes in ${ofHundred(passShare)}` : ''}`
+
+/** Why the first stands first, in a sentence or two. */
+function summarise({ common, pointsLost, unknown, buyG, form }: RankedFish): string {
+  const [worst] = pointsLost
+  const missing = worst ? `It loses ${worst.points.toFixed(1)} points: ${worst.sentence}` : `${common} meets every ask.`
+  const blind = unknown.length > 0 ? ` Not known: ${unknown.map((key) => ASK_LABEL[key].toLowerCase()).join(', ')}.` : ''
+  return `${missing}${blind} Buy ${kilosToBuy(buyG)} ${FORM_LABEL[form]}.`
+}
+
+/** Points lost as bars that add up to what is missing to 100. */
+function PointsBars({ fish }: { readonly fish: RankedFish }) {
+  if (fish.pointsLost.length === 0) return <Typography>It meets every ask: no points lost.</Typography>
+  return (
+    <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, display: 'grid', gap: 0.5 }}>
+      {fish.pointsLost.map(({ trait, points, sentence }) => (
+        <li key={trait} style={{ display: 'grid', gridTemplateColumns: '64px 1fr', gap: 8 }}>
+          <span style={{ textAlign: 'right' }}>
+            <b>−{points.toFixed(1)}</b>
+            <span style={{ display: 'block', height: 5, marginLeft: 'auto', width: Math.min(64, 6 + points * 2), background: INK.slate }} />
+          </span>
+          <span>{sentence}</span>
+        </li>
+      ))}
+    </Box>
+  )
+}
+
+function Details({
+  fish,
+  brief,
+  first,
+  onTake,
+  taken,
+  dishBrief,
+  onBrief,
+}: Omit<Props, 'offer' | 'columns' | 'open' | 'sharesReady' | 'onToggle' | 'nearest'>) {
+  const turning = useTurning(dishBrief, first ? null : fish.species)?.value
+  return (
+    <Box sx={{ gridColumn: '1 / -1', pl: { md: '74px' }, pt: 0.5, display: 'grid', gap: 1 }}>
+      <PointsBars fish={fish} />
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))', gap: 0.75 }}>
+        {fish.standings.map((standing) => {
+          const ask = brief.asks[standing.trait]
+          return ask && standing.trait !== 'colour' ? (
+            <Box key={standing.trait} sx={{ fontSize: 13 }}>
+              {ASK_LABEL[standing.trait]}
+              <br />
+              <AskStrip standing={standing} ask={ask} width={130} />
+            </Box>
+          ) : null
+        })}
+      </Box>
+      {fish.unknown.length > 0 && (
+        <Typography variant="body2">
+          Not known, counted as middling: {fish.unknown.map((key) => ASK_LABEL[key].toLowerCase()).join(', ')}.
+        </Typography>
+      )}
+      {fish.cautions.map(({ kind, sentence }) => (
+        <Typography key={kind + sentence} variant="body2" sx={{ borderLeft: `4px solid ${INK.brass}`, pl: 1 }}>
+          {sentence}
+        </Typography>
+      ))}
+      {turning && (
+        <TurningList
+          turning={turning}
+          brief={dishBrief}
+          title={first ? 'What would change it' : `What would set ${fish.common} first`}
+          onApply={onBrief}
+        />
+      )}
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Button variant={taken ? 'outlined' : 'contained'} onClick={() => onTake(fish)}>
+          {taken ? `${fish.common} is taken` : `Take ${fish.common}`}
+        </Button>
+        <Typography variant="body2" color="text.secondary">
+          Buy {kilosToBuy(fish.buyG)} {FORM_LABEL[fish.form]}. Traits are compiled from common knowledge, not measured.
+        </Typography>
+      </Box>
+    </Box>
+  )
+}
+
+/** Name, offer and cautions: all of it stays while a band is dragged, so it is drawn again only when it changes. */
+const NameCell = memo(
+  function NameCell({ fish, open, first, onToggle }: Pick<Props, 'fish' | 'open' | 'first' | 'onToggle'>) {
+    const lost = fish.pointsLost[0]
+    return (
+      <Box sx={{ minWidth: 0 }}>
+        <Typography component="h3" variant="h3" sx={first ? { fontSize: '1.3rem' } : undefined}>
+          <button
+            type="button"
+            data-row
+            aria-expanded={open}
+            onClick={() => onToggle(fish.offerId)}
+            style={{ all: 'unset', cursor: 'pointer', minHeight: 24, outline: 'revert' }}
+          >
+            {fish.common}
+            {'\u00a0'}
+            <span aria-hidden style={{ fontSize: 12 }}>
+              {open ? '▴' : '▾'}
+            </span>
+          </button>
+        </Typography>
+        <Typography variant="body2" color="text.secondary" sx={{ fontStyle: 'italic', display: { xs: 'none', md: 'block' } }}>
+          {fish.species}
+        </Typography>
+        <Typography variant="body2" color="text.secondary">
+          {fish.offer}, {FORM_LABEL[fish.form]}
+        </Typography>
+        {fish.cautions.length > 0 && (
+          <Typography variant="body2" sx={{ color: 'warning.main', fontWeight: 700 }}>
+            Caution: {nameCautions(fish.cautions.map(({ kind }) => kind))}
+          </Typography>
+        )}
+        <Typography variant="body2" sx={{ display: { md: 'none' } }}>
+          {lost ? lost.sentence : 'Meets every ask.'}
+        </Typography>
+      </Box>
+    )
+  },
+  (a, b) =>
+    a.fish.offerId === b.fish.offerId &&
+    a.fish.form === b.fish.form &&
+    a.open === b.open &&
+    a.first === b.first &&
+    a.fish.cautions.length === b.fish.cautions.length &&
+    a.fish.pointsLost[0]?.sentence === b.fish.pointsLost[0]?.sentence,
+)
+
+/** Cost of a portion with its range, or that none is known. */
+const CostCell = memo(function CostCell({ low, typical, high, currency }: Partial<NonNullable<RankedFish['portionCost']>>) {
+  return (
+    <Box sx={{ display: { xs: 'none', md: 'block' }, textAlign: 'right' }}>
+      {typical !== undefined && low !== undefined && high !== undefined && currency ? (
+        <>
+          <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 17 }}>{formatMoney(typical, currency)}</Box>
+          <Typography variant="body2" color="text.secondary">
+            {low.toFixed(2)} to {high.toFixed(2)}
+          </Typography>
+        </>
+      ) : (
+        <Typography variant="body2" color="text.secondary">
+          no price
+        </Typography>
+      )}
+    </Box>
+  )
+})
+
+/** One fish of the line-up: its print, its fit and why, its strips, its cost. Opens to show the reasons. */
+export const FishRow = memo(function FishRow({
+  fish,
+  brief,
+  offer,
+  columns,
+  open,
+  first,
+  taken,
+  sharesReady,
+  onToggle,
+  onTake,
+  dishBrief,
+  onBrief,
+  nearest,
+}: Props) {
+  const cost = fish.portionCost
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: ROW_COLUMNS,
+        alignItems: 'center',
+        columnGap: 1,
+        py: 0.75,
+        px: 1,
+        borderTop: `1px solid ${INK.hairline}`,
+        borderLeft: `5px solid ${first ? INK.roe : 'transparent'}`,
+        bgcolor: open ? '#F1F7F7' : undefined,
+        contain: 'layout paint',
+      }}
+    >
+      {offer ? <FleshPrint offer={offer} name={fish.common} /> : <span />}
+      <NameCell fish={fish} open={open} first={first} onToggle={onToggle} />
+      <Box sx={{ textAlign: { xs: 'right', md: 'left' } }}>
+        <Box data-fit sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: first ? 32 : 26, lineHeight: 1 }}>
+          {fish.fit.toFixed(fish.fit === 100 ? 0 : 1)}
+        </Box>
+        <Typography variant="body2" color="text.secondary" sx={{ visibility: sharesReady ? 'visible' : 'hidden' }}>
+          {describeShares(fish)}
+        </Typography>
+        <Box sx={{ display: { md: 'none' }, fontWeight: 700 }}>{cost ? formatMoney(cost.typical, cost.currency) : ''}</Box>
+      </Box>
+      {columns.map((key) => {
+        const standing = fish.standings.find(({ trait }) => trait === key)
+        const ask = brief.asks[key]
+        return (
+          <Box key={key} sx={{ display: { xs: 'none', md: 'block' } }}>
+            {standing && ask ? <AskStrip standing={standing} ask={ask} /> : null}
+          </Box>
+        )
+      })}
+      <CostCell low={cost?.low} typical={cost?.typical} high={cost?.high} currency={cost?.currency} />
+      {first && !open && (
+        <Typography variant="body2" sx={{ gridColumn: '1 / -1', pl: { md: '74px' }, pt: 0.5, display: { xs: 'none', md: 'block' } }}>
+          {summarise(fish)} {nearest}
+        </Typography>
+      )}
+      {open && <Details fish={fish} brief={brief} first={first} onTake={onTake} taken={taken} dishBrief={dishBrief} onBrief={onBrief} />}
+    </Box>
+  )
+})

@@ -1,0 +1,106 @@
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import type { Rung, StandIns, Tempting } from '@tender-gill/contract'
+import { INK } from '../../theme.ts'
+import { ofHundred } from '../dishWords.ts'
+
+/** Cautions that hold for the dish whatever the fish: the line-up says them. */
+const OF_THE_DISH: ReadonlySet<string> = new Set(['doneness', 'format', 'opened', 'unchecked'])
+
+interface Props {
+  readonly standIns: StandIns
+  /** How many changes each rung lists; all when left out. */
+  readonly changes?: number
+}
+
+const RAIL = {
+  position: 'relative',
+  pl: 2.5,
+  pb: 1.5,
+  '&:before': { content: '""', position: 'absolute', left: 6, top: 8, bottom: -8, borderLeft: `3px solid ${INK.slate}` },
+} as const
+const STEP = {
+  '&:after': { content: '""', position: 'absolute', left: 0, top: 9, width: 15, borderTop: `3px solid ${INK.squid}` },
+} as const
+
+function RungItem({ rung, changes }: { readonly rung: Rung; readonly changes: number }) {
+  const named = rung.changes.find(({ kind }) => kind === 'menu-name')
+  const rest = rung.changes.filter((change) => change !== named)
+  return (
+    <Box component="li" sx={{ ...RAIL, ...STEP }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
+        <Typography component="h3" variant="h3" sx={{ flex: 1 }}>
+          {rung.common}
+        </Typography>
+        <Typography variant="body2" color="text.secondary">
+          {rung.alike.toFixed(0)} alike
+        </Typography>
+      </Box>
+      <Typography variant="body2" color="text.secondary">
+        {rung.offer}
+      </Typography>
+      {rest.length === 0 && <Typography variant="body2">Cooks and serves the same.</Typography>}
+      {rest.slice(0, changes).map(({ sentence }) => (
+        <Typography key={sentence} variant="body2">
+          {sentence}
+        </Typography>
+      ))}
+      {rest.length > changes && (
+        <Typography variant="body2" color="text.secondary">
+          and {rest.length - changes} more
+        </Typography>
+      )}
+      {changes > 3 &&
+        rung.cautions
+          .filter(({ kind }) => !OF_THE_DISH.has(kind))
+          .map(({ kind, sentence }) => (
+            <Typography key={kind} variant="body2" sx={{ borderLeft: `4px solid ${INK.brass}`, pl: 1, my: 0.5 }}>
+              {sentence}
+            </Typography>
+          ))}
+      {changes > 3 && named && (
+        <Typography variant="body2" sx={{ fontWeight: 700 }}>
+          {named.sentence}
+        </Typography>
+      )}
+    </Box>
+  )
+}
+
+const TemptingItem = ({ fish }: { readonly fish: Tempting }) => (
+  <Box component="li" sx={{ ...RAIL, '&:before': { ...RAIL['&:before'], borderLeft: `3px dashed ${INK.slate}` }, ...STEP }}>
+    <Typography component="h3" variant="h3" sx={{ color: 'error.main' }}>
+      Not {fish.common}
+    </Typography>
+    <Typography variant="body2">{fish.sentence}</Typography>
+  </Box>
+)
+
+/** The stand-ins as rungs, nearest first; below, dashed, the tempting ones that would be wrong. */
+export function LadderDrawing({ standIns, changes = 99 }: Props) {
+  const { ladder, tempting, emptyBecause, atLeastOne, dropped } = standIns
+  return (
+    <>
+      {emptyBecause && <Typography sx={{ my: 1 }}>{emptyBecause}</Typography>}
+      {dropped.map((sentence) => (
+        <Typography key={sentence} variant="body2" sx={{ borderLeft: `4px solid ${INK.brass}`, pl: 1, my: 1 }}>
+          {sentence}
+        </Typography>
+      ))}
+      <Box component="ol" aria-label="Stand-ins, nearest first" sx={{ listStyle: 'none', p: 0, my: 1 }}>
+        {ladder.map((rung) => (
+          <RungItem key={rung.offerId} rung={rung} changes={changes} />
+        ))}
+        {tempting.slice(0, changes > 3 ? 3 : 1).map((fish) => (
+          <TemptingItem key={fish.species} fish={fish} />
+        ))}
+      </Box>
+      {ladder.length > 0 && (
+        <Typography variant="body2" color="text.secondary">
+          At least one of them is there in {ofHundred(atLeastOne)} of 100 (compiled chances of weather, month, merchant, farm, stock and
+          price).
+        </Typography>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,175 @@
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Paper from '@mui/material/Paper'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import Typography from '@mui/material/Typography'
+import type { MissingReason, StandIns } from '@tender-gill/contract'
+import { FORM_LABEL } from '@tender-gill/core'
+import { useMemo, useState } from 'react'
+import { FleshPrint } from '../../drawings/FleshPrint.tsx'
+import { Waiting } from '../../shell/Waiting.tsx'
+import type { Dish } from '../../state/useDish.ts'
+import { HEADING, INK } from '../../theme.ts'
+import { useDecide } from '../decisions/useDecide.ts'
+import { DishGate } from '../DishGate.tsx'
+import { formatMoney, kilosToBuy } from '../dishWords.ts'
+import { useLineUp, useOffers } from '../lineUp/useLineUp.ts'
+import { LadderDrawing } from './LadderDrawing.tsx'
+import { useStandIns } from './useStandIns.ts'
+
+const REASONS: readonly (readonly [MissingReason, string])[] = [
+  ['not-landed', 'Not landed'],
+  ['too-dear', 'Too dear'],
+  ['looked-bad', 'Looked bad'],
+  ['wrong-size', 'Wrong size'],
+  ['allergy', 'An allergy'],
+  ['unsafe', 'Not safe'],
+]
+const SHOWN = 12
+
+function MissingHeader({ standIns, print }: { readonly standIns: StandIns; readonly print: React.ReactNode }) {
+  const { missing } = standIns
+  return (
+    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+      {print}
+      <div>
+        <Typography variant="h1">If {missing.common} isn’t there</Typography>
+        <Typography color="text.secondary">
+          {missing.offer}, {FORM_LABEL[missing.form]}; fit {missing.fit.toFixed(1)} in this dish; {kilosToBuy(missing.buyG)} to buy
+          {missing.portionCost ? `, ${formatMoney(missing.portionCost.typical, missing.portionCost.currency)} a portion` : ''}
+        </Typography>
+      </div>
+    </Box>
+  )
+}
+
+function OrderList({ dish, standIns }: { readonly dish: Dish; readonly standIns: StandIns }) {
+  const decide = useDecide(dish)
+  const rows = standIns.order.slice(0, SHOWN)
+  const offers = useOffers(
+    useMemo(() => rows.map(({ offerId }) => offerId), [rows]),
+    dish.brief.date,
+  )
+  return (
+    <Paper component="section" aria-label="Everyone who could stand in" sx={{ p: 2 }}>
+      <Typography variant="h2">Everyone who could stand in</Typography>
+      <Typography variant="body2" color="text.secondary" gutterBottom>
+        {standIns.order.length} pass. The score weighs likeness to the missing fish in what this dish asks, and fit of its own.
+      </Typography>
+      <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        {rows.map((row) => {
+          const offer = offers.get(row.offerId)
+          const taken = dish.choice?.offerId === row.offerId
+          return (
+            <Box
+              component="li"
+              key={row.offerId}
+              sx={{
+                display: 'grid',
+                gridTemplateColumns: '68px minmax(0, 1fr) auto',
+                gap: 1,
+                alignItems: 'center',
+                py: 0.75,
+                borderTop: `1px solid ${INK.hairline}`,
+              }}
+            >
+              {offer ? <FleshPrint offer={offer} name={row.common} /> : <span />}
+              <div>
+                <Typography component="h3" variant="h3">
+                  {row.common}
+                </Typography>
+                <Typography variant="body2" color="text.secondary">
+                  {row.offer}; {row.alike.toFixed(0)} alike, fit {row.fit.toFixed(0)}
+                  {row.portionCost ? `; ${formatMoney(row.portionCost.typical, row.portionCost.currency)}` : ''}
+                </Typography>
+              </div>
+              <Box sx={{ textAlign: 'right', display: 'flex', alignItems: 'center', gap: 1 }}>
+                <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 22 }}>{row.standIn.toFixed(0)}</Box>
+                <Button size="small" disabled={taken} onClick={() => decide(row)}>
+                  {taken ? 'Taken' : 'Take'}
+                </Button>
+              </Box>
+            </Box>
+          )
+        })}
+      </Box>
+    </Paper>
+  )
+}
+
+function StandInsView({ dish }: { readonly dish: Dish }) {
+  const [because, setBecause] = useState<MissingReason | null>(null)
+  const lineUp = useLineUp(dish.brief)
+  const leader = lineUp.status === 'ready' ? lineUp.lineUp.ranked[0] : undefined
+  const [missing, setMissing] = useState(dish.choice)
+  const fish = missing ?? leader
+  const answer = useStandIns(dish.brief, fish && { species: fish.species, offerId: fish.offerId, because: because ?? undefined })
+  const standIns = answer?.value.ok ? answer.value.value : undefined
+  const offers = useOffers(
+    useMemo(() => (standIns ? [standIns.missing.offerId] : []), [standIns]),
+    dish.brief.date,
+  )
+  if (answer && !answer.value.ok)
+    return <Alert severity="error">{answer.value.error.map(({ path, message }) => `${path}: ${message}`).join('; ')}</Alert>
+  if (lineUp.status === 'ready' && !fish)
+    return (
+      <Alert severity="info">
+        No fish can do this dish as it stands, so there is nothing to stand in for. See the line-up for who came close.
+      </Alert>
+    )
+  if (!standIns) return <Waiting what="the stand-ins" />
+  const offer = offers.get(standIns.missing.offerId)
+  if (missing === null && dish.choice !== null) setMissing(dish.choice)
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 1.5,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
+        alignItems: 'start',
+      }}
+    >
+      <Paper component="section" aria-label="The ladder" sx={{ p: 2 }}>
+        <MissingHeader
+          standIns={standIns}
+          print={offer ? <FleshPrint offer={offer} name={standIns.missing.common} size="medium" /> : null}
+        />
+        <Typography component="h2" variant="h3" sx={{ mt: 1.5 }}>
+          Why is it missing?
+        </Typography>
+        <ToggleButtonGroup
+          exclusive
+          value={because}
+          onChange={(_event, value: MissingReason | null) => setBecause(value)}
+          aria-label="Why it is missing"
+          sx={{
+            flexWrap: 'wrap',
+            gap: 0.75,
+            my: 1,
+            '& .MuiToggleButton-root': {
+              border: `1px solid ${INK.slate}`,
+              borderRadius: '4px',
+              m: 0,
+              color: INK.squid,
+              '&.Mui-selected': { bgcolor: INK.brine, borderColor: INK.kelp },
+            },
+          }}
+        >
+          {REASONS.map(([reason, label]) => (
+            <ToggleButton key={reason} value={reason} sx={{ minHeight: 44, textTransform: 'none', px: 1.5 }}>
+              {label}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        <LadderDrawing standIns={standIns} />
+      </Paper>
+      <OrderList dish={dish} standIns={standIns} />
+    </Box>
+  )
+}
+
+export default function StandInsPage() {
+  return <DishGate>{(dish) => <StandInsView key={dish.id} dish={dish} />}</DishGate>
+}

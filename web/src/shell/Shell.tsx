@@ -1,0 +1,95 @@
+import Box from '@mui/material/Box'
+import { styled } from '@mui/material/styles'
+import Tooltip from '@mui/material/Tooltip'
+import { lazy, Suspense, type ReactNode } from 'react'
+import { Link } from 'react-router'
+import { HEADING, INK } from '../theme.ts'
+import { ConnectionNotice } from './ConnectionNotice.tsx'
+import { FishSearch } from './FishSearch.tsx'
+import { FloatLine } from './FloatLine.tsx'
+import { KitchenSwitch } from './KitchenSwitch.tsx'
+import { useKeys } from './useKeys.ts'
+
+const KeysPanel = lazy(() => import('./KeysPanel.tsx').then(({ KeysPanel }) => ({ default: KeysPanel })))
+
+const Bar = styled('header')({
+  display: 'flex',
+  alignItems: 'center',
+  gap: 20,
+  padding: '6px 20px',
+  minHeight: 52,
+  background: INK.squid,
+  color: INK.ice,
+  '& .find': { flex: 1, maxWidth: 400, marginLeft: 'auto' },
+  '& .rooms': { display: 'flex', gap: 14 },
+  '@media (max-width: 900px)': {
+    flexWrap: 'wrap',
+    padding: '6px 12px',
+    gap: 8,
+    '& .place': { display: 'none' },
+    '& .find': { order: 3, flex: '1 0 100%', maxWidth: 'none' },
+    '& .rooms': { marginLeft: 'auto' },
+    '& .rooms > span': { display: 'none' },
+  },
+  '@media print': { display: 'none' },
+})
+const Home = styled(Link)({
+  display: 'flex',
+  alignItems: 'center',
+  gap: 10,
+  color: INK.ice,
+  textDecoration: 'none',
+  fontFamily: HEADING,
+  fontWeight: 700,
+  fontSize: 22,
+  flexShrink: 0,
+})
+const Room = styled('span')({ padding: '6px 4px', color: '#C7D4D7', cursor: 'default' })
+
+const BuiltRoom = styled(Link)({ padding: '6px 4px', color: INK.ice, textUnderlineOffset: 4 })
+
+const ROOMS: readonly (readonly [string, string])[] = [
+  ['Market', 'Merchants, prices, waters and stocks. Not built yet: a price is typed in at Amounts for now.'],
+]
+
+/** What stands around every page: the name, the search, the rooms, the kitchen, the line of floats. */
+export function Shell({ children }: { readonly children: ReactNode }) {
+  const { showing, hide } = useKeys()
+  return (
+    <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
+      <Bar>
+        <Home to="/">
+          <img src="/mark.svg" width={28} height={28} alt="" />
+          Tender Gill
+        </Home>
+        <div className="find">
+          <FishSearch label="Find a fish by any market name" focusKey to={(species) => `/book/${encodeURIComponent(species)}`} />
+        </div>
+        <nav className="rooms" aria-label="Rooms">
+          <BuiltRoom to="/book">Book</BuiltRoom>
+          {ROOMS.map(([name, will]) => (
+            <Tooltip key={name} title={will}>
+              <Room role="note" tabIndex={0} aria-label={`${name}. ${will}`}>
+                {name}
+              </Room>
+            </Tooltip>
+          ))}
+          <BuiltRoom to="/house">House</BuiltRoom>
+        </nav>
+        <div style={{ marginLeft: 'auto' }}>
+          <KitchenSwitch />
+        </div>
+      </Bar>
+      <ConnectionNotice />
+      <FloatLine />
+      <Box component="main" sx={{ flex: 1, p: { xs: 1, md: '8px 20px 20px' } }}>
+        {children}
+      </Box>
+      {showing && (
+        <Suspense fallback={null}>
+          <KeysPanel onClose={hide} />
+        </Suspense>
+      )}
+    </Box>
+  )
+}

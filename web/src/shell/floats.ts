@@ -1,0 +1,28 @@
+/** The eight floats of the line, in the order in which buyers decide. */
+export interface Float {
+  readonly slug: string
+  readonly label: string
+  /** Letter that follows `g`. */
+  readonly key: string
+  readonly built: boolean
+  /** What a float not built yet will do. */
+  readonly will: string
+}
+
+export const FLOATS: readonly Float[] = [
+  { slug: 'brief', label: 'Brief', key: 'b', built: true, will: '' },
+  { slug: 'line-up', label: 'Line-up', key: 'l', built: true, will: '' },
+  { slug: 'stand-ins', label: 'Stand-ins', key: 's', built: true, will: '' },
+  { slug: 'amounts', label: 'Amounts', key: 'a', built: true, will: '' },
+  { slug: 'counter', label: 'Counter', key: 'c', built: false, will: 'look, touch and smell at the fishmonger’s, sign by sign' },
+  { slug: 'cold', label: 'Cold', key: 'd', built: false, will: 'ice for the way home and the days the fish has left' },
+  {
+    slug: 'cook',
+    label: 'Cook',
+    key: 'k',
+    built: false,
+    will: 'the heat through the real thickness, when to turn and when to take it out',
+  },
+  { slug: 'house-book', label: 'House book', key: 'h', built: false, will: 'what was bought, how it was, and whether the swap worked' },
+]
+export const HOME_FLOAT = '/'

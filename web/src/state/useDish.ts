@@ -1,0 +1,41 @@
+import type { Brief, BriefInput, Choice } from '@tender-gill/contract'
+import { useCallback, useMemo } from 'react'
+import { useDispatch, useSelector } from 'react-redux'
+import { useBriefQuery } from '../api/api.ts'
+import { draftChanged, type Draft } from './draftsSlice.ts'
+import type { AppDispatch, RootState } from './store.ts'
+
+export interface Dish {
+  readonly id: string
+  readonly brief: Brief
+  readonly choice: Choice | null
+  readonly draft: Draft | undefined
+  readonly edit: (change: Partial<BriefInput>) => void
+}
+
+export type DishState =
+  | { readonly status: 'ready'; readonly dish: Dish }
+  | { readonly status: 'loading' }
+  | { readonly status: 'missing' }
+  | { readonly status: 'away' }
+
+/** One dish as it is being worked on: the draft over the stored one; every edit is kept at once in the browser and soon on the server. */
+export function useDish(id: string): DishState {
+  const { data: record, error } = useBriefQuery(id)
+  const draft = useSelector((state: RootState) => state.drafts[id])
+  const dispatch = useDispatch<AppDispatch>()
+  const stored: BriefInput | undefined = useMemo(() => (record ? { brief: record.brief, choice: record.choice } : undefined), [record])
+  const input = draft?.input ?? stored
+  const revision = draft?.revision ?? record?.revision
+  const edit = useCallback(
+    (change: Partial<BriefInput>) => {
+      if (input && revision !== undefined) dispatch(draftChanged({ id, input: { ...input, ...change }, revision }))
+    },
+    [dispatch, id, input, revision],
+  )
+  return useMemo(() => {
+    if (input) return { status: 'ready', dish: { id, brief: input.brief, choice: input.choice ?? null, draft, edit } }
+    if (!error) return { status: 'loading' }
+    return (error as { status?: unknown }).status === 404 ? { status: 'missing' } : { status: 'away' }
+  }, [input, id, draft, edit, error])
+}

@@ -1,0 +1,10 @@
+import react from '@vitejs/plugin-react'
+import { defineConfig } from 'vite'
+
+export default defineConfig({
+  plugins: [react()],
+  html: { cspNonce: '__CSP_NONCE__' },
+  build: { assetsInlineLimit: 0, modulePreload: { polyfill: false }, target: 'es2022' },
+  worker: { format: 'es' },
+  server: { proxy: { '/api': `http://127.0.0.1:${process.env.API_PORT ?? '8090'}` } },
+})
