@@ -1,0 +1,47 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, readLeader, test } from '../stack.ts'
+
+const VIEWS: readonly (readonly [string, string, string])[] = [
+  ['home', '/', 'I have a dish'],
+  ['brief', '/dishes/paprika-skewers/brief', 'Paprika skewers over coals'],
+  ['line-up', '/dishes/paprika-skewers/line-up', 'Line-up'],
+  ['stand-ins', '/dishes/paprika-skewers/stand-ins', 'Everyone who could stand in'],
+  ['amounts', '/dishes/paprika-skewers/amounts', 'How it is worked out'],
+  ['fish', '/fish/Salmo%20salar', 'Ways to cook it'],
+  ['book', '/book?firmness=high&method=grill&name=butterfish', 'Looking for'],
+  ['species', '/book/Salmo%20salar', 'Nearest in the kitchen'],
+  ['comparison', '/book/compare?fish=Gadus%20morhua&fish=Lophius%20piscatorius&dish=paprika-skewers', 'Atlantic cod'],
+  ['pot', '/dishes/saffron-rice/pot', 'Nearly as good'],
+  ['decisions', '/dishes/saffron-rice/decisions', 'Decided for Saffron rice with fish'],
+  ['house', '/house', 'How the house leans'],
+  ['files', '/book/files', 'Bring species in'],
+  ['new species', '/book/new', 'Add a species'],
+]
+
+for (const [name, path, heading] of VIEWS) {
+  test(`${name} has no accessibility violation and fits 1280 and 390 wide`, async ({ page }) => {
+    await page.goto(path)
+    await expect(page.getByRole('heading', { name: heading, exact: true }).first()).toBeVisible()
+    await page.waitForTimeout(1200)
+    const { violations } = await new AxeBuilder({ page }).analyze()
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([])
+    for (const width of [1280, 390]) {
+      await page.setViewportSize({ width, height: 800 })
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
+    }
+  })
+}
+
+test('on a phone the line is one step with all eight behind it, and the docket folds to chips', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto('/dishes/paprika-skewers/line-up')
+  await readLeader(page)
+  await page.getByRole('button', { name: 'Line-up, 2 of 8' }).click()
+  await expect(page.getByText('House book: not built yet.')).toBeVisible()
+  await page.getByRole('button', { name: 'Line-up, 2 of 8' }).click()
+  await expect(page.getByRole('slider')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Change what it asks' }).click()
+  await expect(page.getByRole('slider', { name: 'Fat from' })).toBeVisible()
+  await page.getByRole('link', { name: 'Stand-ins ›' }).click()
+  await expect(page.getByRole('list', { name: 'Stand-ins, nearest first' })).toBeVisible()
+})

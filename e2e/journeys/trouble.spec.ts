@@ -1,0 +1,80 @@
+import { expect, readLeader, test, waitUntilKept } from '../stack.ts'
+
+test('a mistaken brief keeps what was typed and marks the field', async ({ page }) => {
+  await page.goto('/dishes/new')
+  await page.getByLabel('Covers').fill('minus two')
+  await page.getByLabel('Thickness, mm').fill('500')
+  await page.getByRole('button', { name: 'See who can do it' }).click()
+  await expect(page.getByText('must not be empty')).toBeVisible()
+  await expect(page.getByText('must be at most 120')).toBeVisible()
+  await expect(page.getByText('must be integer')).toBeVisible()
+  await expect(page.getByLabel('Covers')).toHaveValue('minus two')
+  await page.reload()
+  await expect(page.getByLabel('Covers')).toHaveValue('minus two')
+  await page.getByLabel('What it is called').fill('Too many guests')
+  await page.getByLabel('Covers').fill('2')
+  await page.getByLabel('Thickness, mm').fill('')
+  await page.getByLabel('Children under 12').fill('5')
+  await page.getByRole('button', { name: 'See who can do it' }).click()
+  await expect(page.getByText('names 5 diners, and there are 2 covers')).toBeVisible()
+})
+
+test('a dish taken away can be put back', async ({ page }) => {
+  await page.goto('/')
+  const dish = page.getByRole('link', { name: 'Saffron rice with fish' })
+  await expect(dish).toBeVisible()
+  await page.getByRole('button', { name: 'Take Saffron rice with fish away' }).click()
+  await expect(dish).toHaveCount(0)
+  await page.getByRole('button', { name: 'Put it back' }).click()
+  await expect(dish).toBeVisible()
+})
+
+test.describe('with errors expected', () => {
+  test.use({ expectErrors: true })
+
+  test('another kitchen shows its own dishes and none of ours', async ({ page }) => {
+    await page.goto('/')
+    await expect(page.getByRole('link', { name: 'Beer-battered supper' })).toBeVisible()
+    await page.getByRole('combobox', { name: 'Kitchen' }).selectOption('The kitchen at Larch Cottage')
+    await expect(page.getByRole('link', { name: 'Cabbage tacos' })).toBeVisible()
+    await expect(page.getByRole('link', { name: 'Beer-battered supper' })).toHaveCount(0)
+    await page.goto('/dishes/beer-battered-supper/line-up')
+    await expect(page.getByRole('heading', { name: /Nothing stands here|not built yet/ })).toBeVisible()
+  })
+
+  test('the database goes away and comes back: the page says so, recovers, and loses nothing', async ({ page, stack }) => {
+    await page.goto('/dishes/leek-and-potato-pie/line-up')
+    await readLeader(page)
+    stack.cluster.stop()
+    await page.getByRole('textbox', { name: 'Firmness to' }).fill('7.5')
+    await page.getByRole('textbox', { name: 'Firmness to' }).press('Enter')
+    await expect(page.getByText('The house book does not answer.')).toBeVisible({ timeout: 30_000 })
+    await expect(page.getByRole('textbox', { name: 'Firmness to' })).toHaveValue('7.5')
+    stack.cluster.start()
+    await expect(page.getByText('The house book does not answer.')).toHaveCount(0, { timeout: 30_000 })
+    await waitUntilKept(page)
+    await page.reload()
+    await expect(page.getByRole('textbox', { name: 'Firmness to' })).toHaveValue('7.5')
+  })
+
+  test('two tabs on one dish: the later one is told and keeps what it typed', async ({ page, context }) => {
+    await page.goto('/dishes/beer-battered-supper/line-up')
+    await readLeader(page)
+    const other = await context.newPage()
+    await other.goto('/dishes/beer-battered-supper/line-up')
+    await readLeader(other)
+    const type = async (tab: typeof page, value: string) => {
+      await tab.getByRole('textbox', { name: 'Flake from' }).fill(value)
+      await tab.getByRole('textbox', { name: 'Flake from' }).press('Enter')
+    }
+    await type(page, '5.5')
+    await waitUntilKept(page)
+    await type(other, '4')
+    await expect(other.getByText('was changed elsewhere')).toBeVisible()
+    await expect(other.getByRole('textbox', { name: 'Flake from' })).toHaveValue('4')
+    await other.getByRole('button', { name: 'Keep mine' }).click()
+    await waitUntilKept(other)
+    await page.reload()
+    await expect(page.getByRole('textbox', { name: 'Flake from' })).toHaveValue('4')
+  })
+})

@@ -1,0 +1,82 @@
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { test as base, expect, type Page } from '@playwright/test'
+
+interface Cluster {
+  readonly url: string
+  readonly stop: () => void
+  readonly start: () => void
+  readonly destroy: () => void
+}
+export interface Stack {
+  readonly address: string
+  readonly cluster: Cluster
+  readonly stop: () => Promise<void>
+}
+
+/** The whole application on a throw-away database, as npm start runs it, with its clock set to a Saturday in June. */
+async function startStack(): Promise<Stack> {
+  const { startCluster, findFreePort } = (await import('../scripts/lib/cluster.mjs' as string)) as {
+    startCluster: (bin: string, folder: string) => Promise<Cluster>
+    findFreePort: () => Promise<number>
+  }
+  const { installPostgres } = (await import('../scripts/lib/install.mjs' as string)) as { installPostgres: () => Promise<string> }
+  const { startServer } = (await import('../scripts/lib/serve.mjs' as string)) as {
+    startServer: (options: object) => Promise<{ address: string; stop: () => Promise<void> }>
+  }
+  const cluster = await startCluster(await installPostgres(), mkdtempSync(join(tmpdir(), 'tender-gill-journey-')))
+  const server = await startServer({
+    url: cluster.url,
+    port: await findFreePort(),
+    cookieSecret: 'journey',
+    env: { TENDER_GILL_CLOCK: '2026-06-13T12:00:00Z', LOG_LEVEL: 'silent' },
+  })
+  return {
+    address: server.address,
+    cluster,
+    stop: async () => {
+      await server.stop()
+      cluster.stop()
+      cluster.destroy()
+    },
+  }
+}
+
+/** Tests that run against the whole application; any error in the page's console fails them unless they say they expect one. */
+export const test = base.extend<{ consoleErrors: string[]; expectErrors: boolean }, { stack: Stack }>({
+  expectErrors: [false, { option: true }],
+  stack: [
+    // Playwright reads the fixture's needs from this pattern; it needs none.
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const stack = await startStack()
+      await use(stack)
+      await stack.stop()
+    },
+    { scope: 'worker', timeout: 120_000 },
+  ],
+  baseURL: async ({ stack }, use) => use(stack.address),
+  consoleErrors: [
+    async ({ page, expectErrors }, use) => {
+      const errors: string[] = []
+      page.on('console', (message) => message.type() === 'error' && errors.push(message.text()))
+      page.on('pageerror', (error) => errors.push(String(error)))
+      await use(errors)
+      if (!expectErrors) expect(errors).toEqual([])
+    },
+    { auto: true },
+  ],
+})
+
+export { expect }
+
+/** The fish that stands first once the line-up has come to rest: the page announces it then, and not before. */
+export async function readLeader(page: Page): Promise<string> {
+  const announced = page.getByRole('status', { name: 'Who stands first' })
+  await expect(announced).toHaveText(/ first; \d+ can do it$/)
+  return (await announced.innerText()).replace(/ first; \d+ can do it$/, '')
+}
+/** Waits until nothing typed is left in the browser alone. */
+export const waitUntilKept = (page: Page): Promise<void> =>
+  expect.poll(() => page.evaluate(() => localStorage.getItem('tender-gill-drafts') ?? '{}')).toBe('{}')
