@@ -1,0 +1,48 @@
+import js from '@eslint/js'
+import reactHooks from 'eslint-plugin-react-hooks'
+import ts from 'typescript-eslint'
+
+export default ts.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', 'data/**', 'server/drizzle/**', '**/test-results/**'] },
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  {
+    rules: {
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
+      'no-console': 'error',
+      'prefer-const': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+    },
+  },
+  {
+    files: ['**/*.{mjs,js,cjs}'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+        setTimeout: 'readonly',
+        clearTimeout: 'readonly',
+        setInterval: 'readonly',
+        clearInterval: 'readonly',
+        fetch: 'readonly',
+        Buffer: 'readonly',
+        AbortSignal: 'readonly',
+        performance: 'readonly',
+        module: 'writable',
+      },
+    },
+  },
+  { files: ['scripts/**', '*/scripts/**', 'cli/**', 'server/src/main.ts'], rules: { 'no-console': 'off' } },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'Date', 'console', 'process', 'fetch', 'setTimeout', 'performance'],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],
+    },
+  },
+  // The calendar arithmetic of core reads no clock.
+  { files: ['core/src/market/*.ts'], rules: { 'no-restricted-globals': 'off' } },
+  { files: ['web/src/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
+)

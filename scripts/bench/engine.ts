@@ -1,0 +1,45 @@
+/** The line-up beside the reference implementation, on the shipped book. */
+import { createOfferSheet } from '@tender-gill/catalogue'
+import type { Brief } from '@tender-gill/contract'
+import { createBoard, findStandIns, findTurningPoints, planPot, rankBoard, simulateRanks } from '@tender-gill/core'
+import { referenceFit, referenceRanks } from '@tender-gill/core/reference'
+import { medianMs, shown } from './measure.ts'
+
+const today = '2026-06-13'
+const sheet = createOfferSheet(today)
+const brief: Brief = {
+  dish: 'Bench',
+  method: 'grill',
+  format: 'chunk',
+  covers: 4,
+  asks: { collagen: { from: 3 }, skin: { from: 2, pull: 1 } },
+}
+const lay = () => {
+  const board = createBoard(brief, sheet, today)
+  if (!board.ok) throw new Error('the brief is wrong')
+  return board.value
+}
+const board = lay()
+const entrants = board.considered.filter(({ gates }) => gates.length === 0)
+const leader = entrants[0]?.candidate.offer.species
+const options = (draws: number) => ({ draws, seed: 1, scoring: board.scoring, leader })
+console.log(
+  `load: ${sheet.offers.length} offers, ${entrants.length} pass, ${board.scoring.asks.length} asks; median of nine after a warm-up`,
+)
+console.log(`whole line-up, 2,000 draws: ${shown(medianMs(() => rankBoard(lay(), sheet, {})))}`)
+console.log(`exact line-up while dragging: ${shown(medianMs(() => rankBoard(lay(), sheet, { shares: false, leftOut: false })))}`)
+console.log(`stand-ins: ${shown(medianMs(() => findStandIns({ ...brief, missing: 'Lophius piscatorius' }, sheet, { today })))}`)
+const fast = medianMs(() => simulateRanks(entrants, board.brief, options(2000)))
+const slow = medianMs(() => referenceRanks(entrants, board.brief, options(2000)), { runs: 3, warmUp: 1 })
+console.log(`2,000 draws: ${shown(fast)}, reference ${shown(slow)}, ratio ${(slow / fast).toFixed(1)}`)
+const many = medianMs(() => simulateRanks(entrants, board.brief, options(10_000)))
+console.log(`10,000 draws: ${shown(many)}, ${(many / fast).toFixed(1)} times the 2,000`)
+const judge = medianMs(() => lay())
+const refit = medianMs(() => board.entries.forEach(({ candidate }) => referenceFit(candidate, board.brief, board.scoring)))
+console.log(`laying the board (gates, every form, fit): ${shown(judge)}, reference fit alone ${shown(refit)}`)
+const pot = medianMs(() => planPot({ ...brief, method: 'stew' }, sheet, { today, k: 4 }), { runs: 5 })
+console.log(`best 4 of a pot and its runners-up: ${shown(pot)}`)
+const turning = medianMs(() => findTurningPoints(brief, sheet, { today }), { runs: 5, warmUp: 1 })
+console.log(
+  `what would change it, solved over ${entrants.length} fish: ${shown(turning)}, ${(turning / judge).toFixed(0)} times laying the board`,
+)

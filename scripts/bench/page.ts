@@ -1,0 +1,92 @@
+/** First load and dragging in Chromium: bytes of script as sent, time until the dishes stand there, long tasks in a five-second drag. */
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium, type Page } from '@playwright/test'
+
+interface Stack {
+  readonly url: string
+  readonly stop: () => void
+  readonly destroy: () => void
+}
+const { startCluster, findFreePort } = (await import('../lib/cluster.mjs' as string)) as {
+  startCluster: (bin: string, folder: string) => Promise<Stack>
+  findFreePort: () => Promise<number>
+}
+const { installPostgres, installChromium } = (await import('../lib/install.mjs' as string)) as {
+  installPostgres: () => Promise<string>
+  installChromium: () => Promise<void>
+}
+const { startServer } = (await import('../lib/serve.mjs' as string)) as {
+  startServer: (options: object) => Promise<{ address: string; stop: () => Promise<void> }>
+}
+
+await installChromium()
+const cluster = await startCluster(await installPostgres(), mkdtempSync(join(tmpdir(), 'tender-gill-bench-')))
+const server = await startServer({ url: cluster.url, port: await findFreePort(), cookieSecret: 'bench' })
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  chromiumSandbox: false,
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
+})
+
+async function measureFirstLoad(page: Page): Promise<void> {
+  let scripts = 0
+  let worker = 0
+  page.on('response', async (response) => {
+    const { pathname } = new URL(response.url())
+    if (!pathname.endsWith('.js')) return
+    const bytes = Number(response.headers()['content-length'] ?? 0)
+    if (pathname.includes('worker')) worker += bytes
+    else scripts += bytes
+  })
+  const began = performance.now()
+  await page.goto(server.address)
+  await page.getByRole('link', { name: 'Paprika skewers over coals' }).waitFor()
+  const ready = performance.now() - began
+  await page.waitForTimeout(1500)
+  console.log(
+    `first page: ${(scripts / 1000).toFixed(0)} kB of script as sent (aim under 180 kB), worker ${(worker / 1000).toFixed(0)} kB; dishes there after ${ready.toFixed(0)} ms`,
+  )
+}
+
+/** Drags an end of a band to and fro for five seconds at a quarter of the processor and lists the long tasks of the page. */
+async function measureDrag(page: Page): Promise<void> {
+  await page.goto(`${server.address}/dishes/paprika-skewers/line-up`)
+  await page
+    .getByText(/first in .* of 100/)
+    .first()
+    .waitFor()
+  await page.waitForTimeout(1000)
+  const session = await page.context().newCDPSession(page)
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 })
+  await page.evaluate(
+    `window.longTasks = []; new PerformanceObserver((list) => list.getEntries().forEach((entry) => window.longTasks.push(entry.duration))).observe({ type: 'longtask' })`,
+  )
+  const box = await page.getByRole('slider', { name: 'Fat from' }).locator('..').boundingBox()
+  if (!box) throw new Error('the thumb is not drawn')
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  const until = performance.now() + 5000
+  let moves = 0
+  while (performance.now() < until) {
+    await page.mouse.move(x + 40 * Math.sin(moves / 6), y)
+    moves += 1
+  }
+  const tasks = (await page.evaluate('window.longTasks')) as number[]
+  await page.mouse.up()
+  console.log(
+    `five-second drag at a quarter of the processor, ${moves} moves: ${tasks.length} tasks over 50 ms${tasks.length > 0 ? `, longest ${Math.max(...tasks).toFixed(0)} ms` : ''}`,
+  )
+}
+
+try {
+  await measureFirstLoad(await (await browser.newContext()).newPage())
+  await measureDrag(await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage())
+} finally {
+  await browser.close()
+  await server.stop()
+  cluster.stop()
+  cluster.destroy()
+}

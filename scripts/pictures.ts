@@ -1,0 +1,78 @@
+/** `npm run pictures`: takes the pictures of docs/screenshots anew, from the demo, on a throw-away database. */
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium, type Page } from '@playwright/test'
+
+interface Picture {
+  readonly name: string
+  readonly path: string
+  readonly phone?: boolean
+  readonly prepare?: (page: Page) => Promise<void>
+}
+const PICTURES: readonly Picture[] = [
+  { name: 'home', path: '/' },
+  { name: 'brief', path: '/dishes/paprika-skewers/brief' },
+  { name: 'line-up', path: '/dishes/paprika-skewers/line-up' },
+  {
+    name: 'line-up-reasons',
+    path: '/dishes/leek-and-potato-pie/line-up',
+    prepare: (page) => page.locator('button[data-row]').first().click(),
+  },
+  { name: 'stand-ins', path: '/dishes/beer-battered-supper/stand-ins' },
+  { name: 'pot', path: '/dishes/saffron-rice/pot' },
+  { name: 'amounts', path: '/dishes/beer-battered-supper/amounts' },
+  { name: 'fish-first', path: '/fish/Salmo%20salar' },
+  { name: 'book', path: '/book?firmness=high&fat=low&bones=low&method=grill' },
+  { name: 'book-shared-name', path: '/book?name=butterfish' },
+  { name: 'species', path: '/book/Salmo%20salar' },
+  {
+    name: 'comparison',
+    path: '/book/compare?fish=Lophius%20piscatorius&fish=Argyrosomus%20regius&fish=Gadus%20morhua&dish=paprika-skewers',
+  },
+  { name: 'house', path: '/house' },
+  { name: 'species-phone', path: '/book/Tenualosa%20ilisha', phone: true },
+  { name: 'line-up-phone', path: '/dishes/paprika-skewers/line-up', phone: true },
+  { name: 'stand-ins-phone', path: '/dishes/beer-battered-supper/stand-ins', phone: true },
+]
+
+const { startCluster, findFreePort } = (await import('./lib/cluster.mjs' as string)) as {
+  startCluster: (bin: string, folder: string) => Promise<{ url: string; stop: () => void; destroy: () => void }>
+  findFreePort: () => Promise<number>
+}
+const { installPostgres } = (await import('./lib/install.mjs' as string)) as { installPostgres: () => Promise<string> }
+const { startServer } = (await import('./lib/serve.mjs' as string)) as {
+  startServer: (options: object) => Promise<{ address: string; stop: () => Promise<void> }>
+}
+const cluster = await startCluster(await installPostgres(), mkdtempSync(join(tmpdir(), 'tender-gill-pictures-')))
+const server = await startServer({
+  url: cluster.url,
+  port: await findFreePort(),
+  cookieSecret: 'pictures',
+  env: { TENDER_GILL_CLOCK: '2026-06-13T12:00:00Z' },
+})
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  chromiumSandbox: false,
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
+})
+try {
+  for (const { name, path, phone = false, prepare } of PICTURES) {
+    const context = await browser.newContext({
+      viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+      locale: 'en-GB',
+    })
+    const page = await context.newPage()
+    await page.goto(`${server.address}${path}`)
+    await page.waitForTimeout(3000)
+    await prepare?.(page)
+    await page.waitForTimeout(500)
+    await page.screenshot({ path: `docs/screenshots/${name}.png` })
+    await context.close()
+  }
+} finally {
+  await browser.close()
+  await server.stop()
+  cluster.stop()
+  cluster.destroy()
+}

@@ -1,0 +1,75 @@
+/**
+ * `npm test`: installs what is missing, then types, lint, format, boundaries, unit and API tests, builds, browser journeys; ends with a
+ * plain line of counts. `npm test -- --only unit` runs one stage.
+ */
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { buildAll, installChromium, installPackages, installPostgres } from './lib/install.mjs'
+import { must, show } from './lib/shell.mjs'
+
+const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : undefined
+const reports = mkdtempSync(join(tmpdir(), 'tender-gill-reports-'))
+const counts = { passed: 0, failed: 0 }
+
+const check = (name, command, args) => ({
+  name,
+  run: async () => ((await show(command, args)) === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 }),
+})
+
+const readJson = (file) => {
+  try {
+    return JSON.parse(readFileSync(file, 'utf8'))
+  } catch {
+    return undefined
+  }
+}
+
+/** A run that ends badly without a failed test in its report still counts as one failure. */
+const settle = (code, passed, failed) => ({ passed, failed: code !== 0 && failed === 0 ? 1 : failed })
+
+const unit = {
+  name: 'unit',
+  run: async () => {
+    const file = join(reports, 'unit.json')
+    const code = await show('npx', ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${file}`])
+    const report = readJson(file)
+    return settle(code, report?.numPassedTests ?? 0, report?.numFailedTests ?? 0)
+  },
+}
+
+const journeys = {
+  name: 'journeys',
+  run: async () => {
+    const file = join(reports, 'journeys.json')
+    const code = await show('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], { env: { JOURNEY_REPORT: file } })
+    const stats = readJson(file)?.stats
+    return settle(code, (stats?.expected ?? 0) + (stats?.flaky ?? 0), stats?.unexpected ?? 0)
+  },
+}
+
+const STAGES = [
+  check('types', 'npm', ['run', '--silent', 'types']),
+  check('lint', 'npm', ['run', '--silent', 'lint']),
+  check('format', 'npm', ['run', '--silent', 'format:check']),
+  check('boundaries', 'npm', ['run', '--silent', 'boundaries']),
+  unit,
+  journeys,
+]
+
+await installPackages()
+await installPostgres()
+await installChromium()
+await must('npm', ['run', '--silent', 'build', '-w', 'catalogue'])
+await must('npm', ['run', '--silent', 'build', '-w', 'contract'])
+await buildAll()
+for (const { name, run } of STAGES.filter((stage) => !only || stage.name === only)) {
+  const began = Date.now()
+  const { passed, failed } = await run()
+  counts.passed += passed
+  counts.failed += failed
+  console.log(`-- ${name}: ${passed} passed, ${failed} failed, ${((Date.now() - began) / 1000).toFixed(0)} s`)
+}
+rmSync(reports, { recursive: true, force: true })
+console.log(`${counts.passed} passed, ${counts.failed} failed`)
+process.exit(counts.failed === 0 && counts.passed > 0 ? 0 : 1)
