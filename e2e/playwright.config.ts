@@ -5,8 +5,8 @@ const report = process.env.JOURNEY_REPORT
 export default defineConfig({
   testDir: './journeys',
   outputDir: './test-results',
-  timeout: 60_000,
-  expect: { timeout: 15_000 },
+  timeout: 300_000,
+  expect: { timeout: 60_000 },
   workers: 1,
   retries: 0,
   reporter: report ? [['list'], ['json', { outputFile: report }]] : 'list',

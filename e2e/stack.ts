@@ -54,7 +54,7 @@ export const test = base.extend<{ consoleErrors: string[]; expectErrors: boolean
       await use(stack)
       await stack.stop()
     },
-    { scope: 'worker', timeout: 120_000 },
+    { scope: 'worker', timeout: 300_000 },
   ],
   baseURL: async ({ stack }, use) => use(stack.address),
   consoleErrors: [

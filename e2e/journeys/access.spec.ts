@@ -27,7 +27,7 @@ for (const [name, path, heading] of VIEWS) {
     expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([])
     for (const width of [1280, 390]) {
       await page.setViewportSize({ width, height: 800 })
-      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
+      await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
     }
   })
 }
