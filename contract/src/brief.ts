@@ -1,7 +1,18 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { Market } from './market.ts'
 import { closed, Currency, IsoDate, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
-import { ALLERGENS, ASK_KEYS, COOKED_COLOURS, FORMATS, METHODS, MISSING_REASONS, ORIGINS, STATES, type BandKey } from './vocabulary.ts'
+import {
+  ALLERGENS,
+  ASK_KEYS,
+  BOUGHT,
+  COOKED_COLOURS,
+  FORMATS,
+  METHODS,
+  MISSING_REASONS,
+  ORIGINS,
+  STATES,
+  type BandKey,
+} from './vocabulary.ts'
 
 const head = (maximum = 5_000) => Type.Optional(Type.Integer({ minimum: 0, maximum }))
 const pull = Type.Optional(Type.Number({ minimum: 0, maximum: 5, description: 'How much it matters, 0..5.' }))
@@ -87,11 +98,24 @@ export const StandInsRequest = closed(
 )
 export type StandInsRequest = Static<typeof StandInsRequest>
 
+/** What a portion usually costs in a house: asked of fish where the brief sets no budget. */
+export const PortionPrice = closed({ perPortion: Type.Number({ exclusiveMinimum: 0, maximum: 100_000 }), currency: Currency })
+export type PortionPrice = Static<typeof PortionPrice>
+
+/** What a kilogram of heads, frames and trim is worth to a house that uses them. */
+export const TrimWorth = closed({ perKg: Type.Number({ minimum: 0, maximum: 1_000 }), currency: Currency })
+export type TrimWorth = Static<typeof TrimWorth>
+
 /** How a house leans, for every dish that does not say otherwise. */
 export const HouseLeanings = closed(
   {
     asks: Type.Optional(Asks),
     doneness: Type.Optional(oneOf(['set', 'moist'])),
+    usualPortionCost: Type.Optional(PortionPrice),
+    /** Where a species is to be had both ways, the one that stands for it. */
+    origin: Type.Optional(oneOf(ORIGINS)),
+    bought: Type.Optional(oneOf(BOUGHT)),
+    trim: Type.Optional(TrimWorth),
   },
   { $id: 'HouseLeanings' },
 )

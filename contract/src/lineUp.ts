@@ -1,7 +1,20 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { AskInput, Diners, OfferChoice } from './brief.ts'
+import { AskInput, Diners, OfferChoice, PortionPrice, TrimWorth } from './brief.ts'
 import { closed, Currency, Fraction, IsoDate, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
-import { ASK_KEYS, ASK_SOURCES, BAND_KEYS, COOKED_COLOURS, FORMATS, FORMS, GATES, METHODS, ORIGINS, type AskKey } from './vocabulary.ts'
+import {
+  ASK_KEYS,
+  ASK_SOURCES,
+  BAND_KEYS,
+  BOUGHT,
+  COOKED_COLOURS,
+  FORMATS,
+  FORMS,
+  GATES,
+  HOUSE_LEANS,
+  METHODS,
+  ORIGINS,
+  type AskKey,
+} from './vocabulary.ts'
 
 export type { AskInput }
 
@@ -47,6 +60,12 @@ export const NormalisedBrief = closed(
     date: IsoDate,
     waters: nullable(Type.Array(Text(80))),
     budget: nullable(closed({ perPortion: Type.Number(), currency: Currency, must: Type.Boolean() })),
+    house: closed({
+      usualPortionCost: nullable(PortionPrice),
+      origin: nullable(oneOf(ORIGINS)),
+      bought: nullable(oneOf(BOUGHT)),
+      trim: nullable(TrimWorth),
+    }),
     asks: asksSchema,
     openedByHand: Type.Array(oneOf(BAND_KEYS)),
     pool: nullable(Type.Array(ScientificName)),
@@ -128,9 +147,12 @@ export const LineUp = closed(
     /** What the house's leanings did to this order; null where it has none. */
     houseLeaning: nullable(
       closed({
-        changed: Type.Boolean({ description: 'The first three are not the same, or not in the same order, without them.' }),
+        changed: Type.Boolean({
+          description: 'Without them the first three are other fish, other offers or forms of them, or in another order.',
+        }),
         leaderWithout: nullable(Text(80)),
         traits: Type.Array(oneOf(ASK_KEYS)),
+        leans: Type.Array(oneOf(HOUSE_LEANS), { description: 'Leanings that are not asks of a trait.' }),
       }),
     ),
     snapshot: Type.String(),

@@ -34,6 +34,12 @@ export type Form = (typeof FORMS)[number]
 
 export const ORIGINS = ['wild', 'farmed'] as const
 export type Origin = (typeof ORIGINS)[number]
+/** How a house would rather buy: the whole fish, or cut by the merchant. */
+export const BOUGHT = ['whole', 'cut'] as const
+export type Bought = (typeof BOUGHT)[number]
+/** The leanings of a house that are not asks of a trait. */
+export const HOUSE_LEANS = ['usualPortionCost', 'origin', 'bought', 'trim'] as const
+export type HouseLean = (typeof HOUSE_LEANS)[number]
 export const STATES = ['fresh', 'thawed', 'frozen'] as const
 export type State = (typeof STATES)[number]
 export const PARTS = ['body', 'loin', 'tail', 'belly', 'collar', 'head', 'frame'] as const

@@ -1,6 +1,6 @@
 import type { Form, NormalisedBrief, Range, ResolvedOffer } from '@tender-gill/contract'
 import { computeWeightToBuyG, countPortions } from './computeWeightToBuy.ts'
-import { findPrice } from './computePortionCost.ts'
+import { creditTrimPerKg, findPrice } from './computePortionCost.ts'
 import { computeYields, type Yields } from './yields.ts'
 
 /** How much to buy of one fish in one form, and what that costs. */
@@ -10,7 +10,14 @@ export interface Amount {
   readonly buyG: Range
   /** Whole fish to ask for, rounded up so that rounding never hides a shortfall; null for cuts. */
   readonly pieces: { readonly count: number; readonly eachG: number } | null
-  readonly cost: { readonly total: Range; readonly perCover: Range; readonly currency: string } | null
+  /** What is paid in all; and a cover, less what the house credits for the rest of the fish. */
+  readonly cost: {
+    readonly total: Range
+    /** What the house credits for head, frame and trim, in all; 0 where it credits nothing. */
+    readonly credit: number
+    readonly perCover: Range
+    readonly currency: string
+  } | null
 }
 
 const times = ({ low, typical, high }: Range, by: Range): Range => ({
@@ -19,6 +26,8 @@ const times = ({ low, typical, high }: Range, by: Range): Range => ({
   high: high * by.high,
 })
 const over = ({ low, typical, high }: Range, by: number): Range => ({ low: low / by, typical: typical / by, high: high / by })
+
+const minus = ({ low, typical, high }: Range, by: number): Range => ({ low: Math.max(0, low - by), typical: typical - by, high: high - by })
 
 /** Size of whole fish to ask for, g: the middle of what the dish wants and the market gives. */
 function computePieceG(offer: ResolvedOffer, brief: NormalisedBrief): number {
@@ -37,11 +46,12 @@ export function planAmount(offer: ResolvedOffer, form: Form, brief: NormalisedBr
   const eachG = computePieceG(offer, brief)
   const price = findPrice(offer, form)
   const total = price ? times(over(buyG, 1000), price.perKg) : null
+  const credit = (creditTrimPerKg(offer, form, brief) * buyG.typical) / 1000
   return {
     portions: countPortions(brief),
     yields: computeYields(offer, form, brief),
     buyG,
     pieces: whole ? { count: Math.ceil(buyG.typical / eachG - 1e-9), eachG } : null,
-    cost: total && price ? { total, perCover: over(total, brief.covers), currency: price.currency } : null,
+    cost: total && price ? { total, credit, perCover: over(minus(total, credit), brief.covers), currency: price.currency } : null,
   }
 }

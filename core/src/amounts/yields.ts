@@ -1,5 +1,5 @@
 import type { Form, Format, NormalisedBrief, Range, ResolvedOffer } from '@tender-gill/contract'
-import { COOKING_YIELD_SPREAD, THAW_YIELD, TRIM_YIELD, WHOLE_EATEN } from '../tables/constants.ts'
+import { COOKING_YIELD_SPREAD, GUTTED_SHARE, THAW_YIELD, TRIM_YIELD, WHOLE_EATEN } from '../tables/constants.ts'
 import { METHOD_TABLE } from '../tables/methods.ts'
 
 const WHOLE: Range = { low: 1, typical: 1, high: 1 }
@@ -45,6 +45,18 @@ export function computeFormYield(offer: ResolvedOffer, form: Form, brief: Pick<N
   const cut = computeCutShare(offer, brief.format, brief.skin === 'off')
   const bought = findFormShare(offer, form) ?? WHOLE
   return capped({ low: cut.low / bought.low, typical: cut.typical / bought.typical, high: cut.high / bought.high })
+}
+
+/**
+ * Fraction of a bought form that is left beside the cut and of use: head, frame, collar, trim; not the guts.
+ * Nothing where the fish is eaten whole or where frames are what the dish wants.
+ */
+export function computeUsableTrimShare(offer: ResolvedOffer, form: Form, brief: Pick<NormalisedBrief, 'format' | 'skin'>): number {
+  if (brief.format === 'whole' || brief.format === 'frame') return 0
+  const bought = (findFormShare(offer, form) ?? WHOLE).typical
+  const clean = Math.min(bought, (findFormShare(offer, 'gutted') ?? { typical: GUTTED_SHARE }).typical)
+  const cut = computeCutShare(offer, brief.format, brief.skin === 'off').typical
+  return Math.max(0, clean - cut) / bought
 }
 
 /** Fraction of raw weight left after cooking; 1 when the portion is counted raw. */

@@ -110,6 +110,13 @@ export function mergeAsks(brief: Brief, modifiers: readonly AskModifier[], leani
     if (!asks[key] && (input.from ?? null) === null && (input.to ?? null) === null) continue
     asks[key] = applyInput(asks[key], input, 'house', 'the house leans so')
   }
+  if (leanings.usualPortionCost && !brief.budget && !leanings.asks?.portionCost)
+    asks.portionCost = applyInput(
+      asks.portionCost,
+      { from: null, to: leanings.usualPortionCost.perPortion },
+      'house',
+      'what a portion usually costs here',
+    )
   const openedByHand: BandKey[] = []
   for (const [key, input] of Object.entries(brief.asks ?? {}) as [BandKey, AskInput][]) {
     if (input.must === false && asks[key]?.must) openedByHand.push(key)

@@ -66,6 +66,12 @@ export function normaliseBrief(
       date: brief.date ?? today,
       waters: typeof brief.waters === 'string' ? [brief.waters] : (brief.waters ?? null),
       budget: brief.budget ? { ...brief.budget, must: brief.budget.must ?? false } : null,
+      house: {
+        usualPortionCost: leanings?.usualPortionCost ?? null,
+        origin: leanings?.origin ?? null,
+        bought: leanings?.bought ?? null,
+        trim: leanings?.trim ?? null,
+      },
       asks,
       openedByHand: [...openedByHand],
       pool: names.pool,

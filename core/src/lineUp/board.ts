@@ -5,6 +5,7 @@ import { computeFit, createScoring, type Fit, type Scoring } from '../fit/index.
 import { findGates, findStructuralGates } from '../gates/index.ts'
 import { applyMarket } from '../market/index.ts'
 import { findForms, type Candidate } from '../traits/index.ts'
+import { asksCost, computePrecedence, keepHighest } from './standing.ts'
 
 /** A candidate with its fit and the gates it fails. */
 export interface Entry {
@@ -31,25 +32,26 @@ export interface Board {
 const costOf = ({ candidate }: Entry, brief: NormalisedBrief) =>
   computePortionCost(candidate.offer, candidate.form, brief)?.typical ?? Infinity
 
-/** A passing form beats a failing one, then the higher fit, then the lower cost, then the more usual form. */
+/** A passing form beats a failing one, then the house's way of buying, the higher fit, the lower cost, the more usual form. */
 function pickForm(entries: readonly Entry[], brief: NormalisedBrief): Entry | undefined {
+  const precedenceOf = ({ candidate }: Entry) => computePrecedence(candidate, brief, false)
   return entries.reduce<Entry | undefined>((best, entry) => {
     if (!best) return entry
     const passes = entry.gates.length - best.gates.length
     if (passes !== 0) return passes < 0 ? entry : best
+    const leans = precedenceOf(entry) - precedenceOf(best)
+    if (leans !== 0) return leans > 0 ? entry : best
     if (entry.fit.fit !== best.fit.fit) return entry.fit.fit > best.fit.fit ? entry : best
     return costOf(entry, brief) < costOf(best, brief) ? entry : best
   }, undefined)
 }
-
-const asksCost = ({ asks }: Scoring): boolean => asks.some(({ key }) => key === 'portionCost')
 
 /** Judges one offer in every form that gives the cut; an offer with no such form is judged in the first form it is sold in. */
 export function judgeForms(offer: ResolvedOffer, brief: NormalisedBrief, scoring: Scoring): readonly Entry[] {
   const forms = findForms(offer, brief)
   const fallback = offer.forms[0]?.form ?? 'whole'
   // Forms differ in cost alone: where no price is known the most usual one stands for all.
-  const usual = offer.prices.length > 0 ? forms : forms.slice(0, 1)
+  const usual = offer.prices.length > 0 || brief.house.bought !== null ? forms : forms.slice(0, 1)
   const all: readonly Candidate[] = (usual.length > 0 ? usual : [fallback]).map((form) => ({ offer, form }))
   const priced = all.filter(({ form }) => findPrice(offer, form))
   // A form with no price must not win over one whose price is known and high: not knowing is no bargain.
@@ -98,7 +100,8 @@ export function createBoard(rawBrief: Brief, sheet: OfferSheet, today: string): 
   const entries = offers.map((offer) => judgeOffer(offer, brief, scoring))
   const considered = entries.filter(({ candidate: { offer } }) => (pool ? pool.has(offer.species) : offer.hidden !== true))
   const withoutLeanings = () => {
-    if (Object.keys(sheet.leanings?.asks ?? {}).length === 0) return null
+    const { asks, usualPortionCost, origin, bought, trim } = sheet.leanings ?? {}
+    if (Object.keys(asks ?? {}).length === 0 && !usualPortionCost && !origin && !bought && !trim) return null
     const { leanings: _leanings, ...plain } = sheet
     const laid = createBoard(rawBrief, plain, today)
     return laid.ok ? laid.value : null
@@ -113,15 +116,15 @@ export const byFit = (a: Entry, b: Entry): number =>
   a.fit.rangeMissSum - b.fit.rangeMissSum ||
   (a.candidate.offer.id < b.candidate.offer.id ? -1 : 1)
 
-/**
- * The passing entries that may stand for their species: where cost is asked and one of a species' passing offers has a price, the others
- * without one do not stand for it.
- */
-export function pickStanding(passing: readonly Entry[], scoring: Scoring): readonly Entry[] {
-  if (!asksCost(scoring)) return passing
-  const isPriced = ({ candidate }: Entry) => findPrice(candidate.offer, candidate.form) !== undefined
-  const priced = new Set(passing.filter(isPriced).map(({ candidate }) => candidate.offer.species))
-  return passing.filter((entry) => isPriced(entry) || !priced.has(entry.candidate.offer.species))
+/** The passing entries that may stand for their species. */
+export function pickStanding(passing: readonly Entry[], brief: NormalisedBrief, scoring: Scoring): readonly Entry[] {
+  const costIsAsked = asksCost(scoring)
+  if (!costIsAsked && brief.house.origin === null && brief.house.bought === null) return passing
+  return keepHighest(
+    passing,
+    ({ candidate }) => candidate.offer.species,
+    ({ candidate }) => computePrecedence(candidate, brief, costIsAsked),
+  )
 }
 
 /** Groups entries by species, each group in its first-seen order. */

@@ -240,34 +240,3 @@ describe('rankLineUp', () => {
     ])
   })
 })
-
-describe('a line-up of a house that leans', () => {
-  const brief = buildBrief({ method: 'grill', format: 'chunk' })
-  const leaning = (asks: object) => must(rankLineUp(brief, { ...sheet, leanings: { asks } }, { today: TODAY, shares: false }))
-
-  it('says when a leaning changed the order, and who would lead without it', () => {
-    const plain = must(rankLineUp(brief, sheet, { today: TODAY, shares: false }))
-    expect(plain.houseLeaning).toBeNull()
-    const fatty = leaning({ fat: { from: 12, pull: 5 } })
-    expect(fatty.ranked[0]?.species).not.toBe(plain.ranked[0]?.species)
-    expect(fatty.houseLeaning).toMatchObject({ changed: true, leaderWithout: plain.ranked[0]?.common, traits: ['fat'] })
-    expect(leaning({ cohesion: { pull: 5 } }).houseLeaning).toMatchObject({ changed: false })
-  })
-
-  it('opens no safety gate, whatever the house leans to', () => {
-    fc.assert(
-      fc.property(briefArbitrary, (any) => {
-        const leans = { ...sheet, leanings: { doneness: 'moist' as const, asks: { fat: { pull: 5 }, bones: { to: 10, pull: 0 } } } }
-        const { ranked, brief: asRead } = must(rankLineUp(any, leans, { today: TODAY, shares: false, leftOut: false }))
-        const offers = new Map(sheet.offers.map((offer) => [offer.id, offer]))
-        for (const { offerId } of ranked) {
-          const offer = offers.get(offerId)
-          expect(offer && findRawRefusal(offer, asRead)).toBeUndefined()
-          expect(isServedRaw(asRead) && hasVulnerable(asRead)).toBe(false)
-          expect(asRead.diners.allergies ?? []).not.toContain(offer?.allergen)
-        }
-      }),
-      { seed: 77, numRuns: 30 },
-    )
-  })
-})

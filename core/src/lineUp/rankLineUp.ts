@@ -1,4 +1,4 @@
-import type { AskStanding, Brief, Caution, LineUp, OfferSheet, Problem, RankedFish, Result } from '@tender-gill/contract'
+import type { AskStanding, Brief, Caution, HouseLean, LineUp, OfferSheet, Problem, RankedFish, Result } from '@tender-gill/contract'
 import { computePortionCost, computeWeightToBuyG } from '../amounts/index.ts'
 import { ASK_LABEL } from '../describe/index.ts'
 import { finish, stepRanks, type RankShares } from '../draws/index.ts'
@@ -19,6 +19,7 @@ export interface LineUpOptions {
   readonly leftOut?: boolean
 }
 
+const HOUSE_LEANS_ORDER: readonly HouseLean[] = ['usualPortionCost', 'origin', 'bought', 'trim']
 const toThousandth = (share: number) => Math.round(share * 1000) / 1000
 const toCent = (money: number) => Math.round(money * 100) / 100
 
@@ -65,35 +66,33 @@ function describeRow(entry: Entry, board: Board, shares: RankShares | undefined,
   }
 }
 
-/** The best passing offer of each species, in standing order; every passing offer when the brief asks for all. */
-function pickRows(board: Board, passing: readonly Entry[]): readonly Entry[] {
-  const rows = board.brief.allOffers
-    ? passing
-    : [...groupBySpecies(passing).values()].flatMap((group) => [...group].sort(byFit).slice(0, 1))
-  return [...rows].sort(byFit)
+/** The offer that stands for each species, in standing order; every passing offer when the brief asks for all. */
+function pickRows({ brief, scoring, considered }: Board): { readonly standing: readonly Entry[]; readonly rows: readonly Entry[] } {
+  const passing = considered.filter(({ gates }) => gates.length === 0)
+  const standing = pickStanding(passing, brief, scoring)
+  const rows = brief.allOffers ? passing : [...groupBySpecies(standing).values()].flatMap((group) => [...group].sort(byFit).slice(0, 1))
+  return { standing, rows: [...rows].sort(byFit) }
 }
 
-const passingRows = (board: Board): readonly Entry[] =>
-  pickRows(
-    board,
-    pickStanding(
-      board.considered.filter(({ gates }) => gates.length === 0),
-      board.scoring,
-    ),
-  )
+const namesHouse = ({ house }: Board['brief']): HouseLean[] => HOUSE_LEANS_ORDER.filter((lean) => house[lean] !== null)
 
 /** What the house's leanings did to the first three. */
 function describeLeaning(board: Board, rows: readonly Entry[]): LineUp['houseLeaning'] {
   const plain = board.withoutLeanings()
   if (!plain) return null
-  const without = passingRows(plain)
+  const without = pickRows(plain).rows
   const first = (list: readonly Entry[]) =>
     list
       .slice(0, 3)
-      .map(({ candidate }) => candidate.offer.species)
+      .map(({ candidate }) => `${candidate.offer.id}.${candidate.form}`)
       .join('|')
   const traits = ASK_ORDER.filter((key) => board.brief.asks[key]?.because.includes('house'))
-  return { changed: first(rows) !== first(without), leaderWithout: without[0]?.candidate.offer.common ?? null, traits: [...traits] }
+  return {
+    changed: first(rows) !== first(without),
+    leaderWithout: without[0]?.candidate.offer.common ?? null,
+    traits: [...traits],
+    leans: namesHouse(board.brief),
+  }
 }
 
 /** Ranks a board that is already laid. */
@@ -107,13 +106,9 @@ export function* stepBoard(
   { shares = true, leftOut = true }: Omit<LineUpOptions, 'today'>,
 ): Generator<number, LineUp> {
   const { brief, scoring, considered } = board
-  const passing = pickStanding(
-    considered.filter(({ gates }) => gates.length === 0),
-    scoring,
-  )
-  const rows = pickRows(board, passing)
+  const { standing, rows } = pickRows(board)
   const leader = rows[0]?.candidate.offer.species
-  const ranks = shares ? yield* stepRanks(passing, brief, { draws: brief.draws, seed: brief.seed, scoring, leader }) : undefined
+  const ranks = shares ? yield* stepRanks(standing, brief, { draws: brief.draws, seed: brief.seed, scoring, leader }) : undefined
   const aheadShare = (entry: Entry) => ranks?.bySpecies.get(entry.candidate.offer.species)?.aheadShare ?? 0
   const tossUps = new Set(rows.filter((entry) => aheadShare(entry) >= DRAWS.tossUpShare).map(({ candidate }) => candidate.offer.species))
   if (leader && tossUps.size > 0) tossUps.add(leader)

@@ -214,8 +214,10 @@ interface AssembleOptions {
 
 function assemble(board: Board, missing: Entry, because: MissingReason | null, { sheet, askedAs }: AssembleOptions): StandIns {
   const { offer } = missing.candidate
+  // What is missing stands for nobody: another offer of its species may.
   const passing = pickStanding(
-    board.considered.filter(({ gates }) => gates.length === 0),
+    board.considered.filter(({ gates, candidate }) => gates.length === 0 && candidate.offer.id !== offer.id),
+    board.brief,
     board.scoring,
   )
   const { entries, dropped } = qualify(passing, missing, because, board)

@@ -132,6 +132,10 @@ export const TRIM_YIELD: Record<Format, number> = {
 }
 /** Kept when a frozen fish is thawed. Compiled. */
 export const THAW_YIELD = 0.95
+/** Share of a whole fish once gutted, where the offer does not say. Compiled. */
+export const GUTTED_SHARE = 0.88
+/** The rest of a fish is never credited with more than this share of what a kilogram of it costs: it is not why the fish was bought. */
+export const TRIM_WORTH_MOST = 0.5
 /** Eaten from a whole fish on the plate, as a share of its skin-on fillets: cheeks and collar make up for what stays on the frame. */
 export const WHOLE_EATEN = 1
 

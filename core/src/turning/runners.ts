@@ -2,8 +2,7 @@ import type { AskKey, BandKey, Gate, NormalisedAsk, NormalisedBrief, Range } fro
 import { computeMiss, desirabilityOfMiss, type Band } from '../axes/index.ts'
 import type { ScoredAsk } from '../fit/index.ts'
 import { failsMust } from '../gates/index.ts'
-import { findPrice } from '../amounts/index.ts'
-import { judgeForms, type Board, type Entry } from '../lineUp/index.ts'
+import { asksCost, computePrecedence, judgeForms, keepHighest, type Board, type Entry } from '../lineUp/index.ts'
 import { readTrait } from '../traits/index.ts'
 
 /** How one ask finds one runner: what the order is made of. */
@@ -19,7 +18,8 @@ export interface Runner {
   readonly id: string
   readonly species: string
   readonly common: string
-  readonly priced: boolean
+  /** Which of a species' runners may stand for it: the highest. */
+  readonly precedence: number
   readonly gates: readonly Gate[]
   /** By scored ask, in their order. */
   readonly values: readonly (Range | null)[]
@@ -35,8 +35,6 @@ export interface Field {
   readonly brief: NormalisedBrief
   readonly asks: readonly ScoredAsk[]
   readonly runners: readonly Runner[]
-  /** Cost is scored, and so a priced offer stands before an unpriced one of its species. */
-  readonly costIsAsked: boolean
 }
 
 export const shareOf = (key: BandKey, value: Range, band: Band): Share => {
@@ -64,7 +62,7 @@ const addUp = (asks: readonly ScoredAsk[], shares: readonly Share[]): Share =>
   )
 
 function toRunner({ candidate, fit, gates }: Entry, board: Board): Runner {
-  const { offer, form } = candidate
+  const { offer } = candidate
   const shares = fit.readings.map(({ key, value, desirability, miss, unknown }, i): Share => {
     const ask = board.scoring.asks[i]?.ask
     if (key === 'colour' || unknown || !value || !ask) return { logD: Math.log(desirability), miss, rangeMiss: 0 }
@@ -74,7 +72,7 @@ function toRunner({ candidate, fit, gates }: Entry, board: Board): Runner {
     id: offer.id,
     species: offer.species,
     common: offer.common,
-    priced: findPrice(offer, form) !== undefined,
+    precedence: computePrecedence(candidate, board.brief, asksCost(board.scoring)),
     gates,
     values: fit.readings.map(({ value }) => value),
     shares,
@@ -90,7 +88,7 @@ export function createField(board: Board): Field {
     .filter(({ candidate }) => considered.has(candidate.offer.id))
     .flatMap((entry) => (entry.candidate.offer.prices.length > 0 ? judgeForms(entry.candidate.offer, board.brief, board.scoring) : [entry]))
     .map((entry) => toRunner(entry, board))
-  return { brief: board.brief, asks: board.scoring.asks, runners, costIsAsked: board.scoring.asks.some(({ key }) => key === 'portionCost') }
+  return { brief: board.brief, asks: board.scoring.asks, runners }
 }
 
 /** One change to a brief or its market, all else as it is. */
@@ -179,12 +177,13 @@ export function findFirst(field: Field, move?: Move): Runner | undefined {
     const { total, passes } = move ? applyMove(runner, field, move) : { total: runner.total, passes: runner.gates.length === 0 }
     return passes ? [{ runner, total }] : []
   })
-  const priced = field.costIsAsked ? new Set(moved.filter(({ runner }) => runner.priced).map(({ runner }) => runner.species)) : null
+  const standing = keepHighest(
+    moved,
+    ({ runner }) => runner.species,
+    ({ runner }) => runner.precedence,
+  )
   let best: (typeof moved)[number] | undefined
-  for (const one of moved) {
-    if (priced && !one.runner.priced && priced.has(one.runner.species)) continue
-    if (!best || goesBefore(one, best)) best = one
-  }
+  for (const one of standing) if (!best || goesBefore(one, best)) best = one
   return best?.runner
 }
 

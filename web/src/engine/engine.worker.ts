@@ -210,9 +210,9 @@ const engine = {
       }),
     ),
   amount: ({ brief, offerId, form, typed }: AmountRequest): Amount | null => {
-    const offers = need().offers
+    const { offers, leanings } = need()
     const offer = offers.find(({ id }) => id === offerId)
-    const normalised = normaliseBrief(brief, { findSpecies: createFindSpecies(offers), today })
+    const normalised = normaliseBrief(brief, { findSpecies: createFindSpecies(offers), today, leanings })
     return offer && normalised.ok ? planAmount(withTyped(offer, form, typed), form, normalised.value) : null
   },
   search: (text: string): readonly FishHit[] => needSearch().find(text),

@@ -53,7 +53,8 @@ function Workings({ amount, dish, form }: { readonly amount: Amount; readonly di
         ))}
       </Box>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-        Yields are compiled averages, not measured in this kitchen. Cost is flesh only: labour and the use of the rest are not counted yet.
+        Yields are compiled averages, not measured in this kitchen. Labour is not counted. What the rest of the fish is worth to you is set
+        in the house.
       </Typography>
     </>
   )
@@ -134,6 +135,8 @@ function Answer({ amount, dish, form }: { readonly amount: Amount; readonly dish
           <Box component="span" sx={{ font: 'inherit', fontSize: 16, fontWeight: 400 }}>
             in all ({formatMoney(cost.total.low, cost.currency)} to {formatMoney(cost.total.high, cost.currency)}),{' '}
             {formatMoney(cost.perCover.typical, cost.currency)} a cover
+            {cost.credit > 0 &&
+              `, once ${formatMoney(cost.credit, cost.currency)} is taken off for head, frame and trim that the house uses`}
           </Box>
         </Typography>
       ) : (

@@ -37,7 +37,11 @@ export function WorthChart({ ranked, marked, currency }: Props) {
   const words = efficient.map(({ common, fit, cost }) => `${common}, fit ${fit.toFixed(1)} at ${money(cost)}`)
   return (
     <Box>
-      <Box role="img" aria-label={`Fit against cost of a portion. Efficient: ${words.join('; ')}.`} sx={{ height: 320, overflow: 'hidden' }}>
+      <Box
+        role="img"
+        aria-label={`Fit against cost of a portion. Efficient: ${words.join('; ')}.`}
+        sx={{ height: 320, overflow: 'hidden' }}
+      >
         <ResponsiveContainer width="100%" height="100%">
           <ComposedChart margin={{ top: 16, right: 90, bottom: 24, left: 8 }}>
             <CartesianGrid stroke={INK.hairline} />

@@ -1,33 +1,48 @@
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import MenuItem from '@mui/material/MenuItem'
 import Paper from '@mui/material/Paper'
-import { styled } from '@mui/material/styles'
+import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import type { BandKey, HouseLeanings, TextureKey } from '@tender-gill/contract'
+import type { HouseLeanings, TextureKey } from '@tender-gill/contract'
 import { TEXTURE_KEYS } from '@tender-gill/contract/vocabulary'
 import { ASK_LABEL } from '@tender-gill/core'
 import { useState } from 'react'
-import { toProblemDetails, useLeaningsQuery, useSaveLeaningsMutation } from '../../api/api.ts'
+import { toProblemDetails, useKitchenQuery, useLeaningsQuery, useSaveLeaningsMutation } from '../../api/api.ts'
 import { Waiting } from '../../shell/Waiting.tsx'
 import { INK } from '../../theme.ts'
 import { PullDots } from '../lineUp/PullDots.tsx'
+import { setAskLeaning, setLeaning } from './houseForm.ts'
+import { MoneyLeaning } from './MoneyLeaning.tsx'
 
-const Pick = styled('select')({ font: 'inherit', minHeight: 40, border: `1px solid ${INK.slate}`, borderRadius: 4, background: INK.ice })
-
-type Asks = NonNullable<HouseLeanings['asks']>
-
-/** The leanings with one ask's weight set, or left to the method again. */
-export function setLeaning(leanings: HouseLeanings, key: BandKey, pull: number | null): HouseLeanings {
-  const { [key]: before, ...others } = leanings.asks ?? {}
-  const { pull: _pull, ...rest } = before ?? {}
-  const ask = pull === null ? rest : { ...rest, pull }
-  const asks: Asks = Object.keys(ask).length > 0 ? { ...others, [key]: ask } : others
-  const { asks: _asks, ...kept } = leanings
-  return Object.keys(asks).length > 0 ? { ...kept, asks } : kept
+interface SchoolProps {
+  readonly label: string
+  readonly hint: string
+  readonly value: string
+  readonly options: readonly (readonly [value: string, text: string])[]
+  readonly onSet: (value: string) => void
 }
 
-function LeaningRow({
+/** One question on which good cooks disagree. */
+const School = ({ label, hint, value, options, onSet }: SchoolProps) => (
+  <TextField
+    select
+    label={label}
+    value={value}
+    helperText={hint}
+    onChange={(event) => onSet(event.target.value)}
+    sx={{ width: { xs: '100%', sm: 340 } }}
+  >
+    {options.map(([option, text]) => (
+      <MenuItem key={option} value={option}>
+        {text}
+      </MenuItem>
+    ))}
+  </TextField>
+)
+
+function AskRow({
   trait,
   pull,
   onSet,
@@ -68,12 +83,82 @@ function LeaningRow({
   )
 }
 
-/** How the house leans: what matters more or less here than elsewhere, and how far fish is cooked. Each dish may say otherwise. */
+interface SectionProps {
+  readonly leanings: HouseLeanings
+  readonly onKeep: (leanings: HouseLeanings) => void
+}
+const SECTION = { display: 'flex', flexWrap: 'wrap', columnGap: 3, rowGap: 2, mt: 2 } as const
+
+function Schools({ leanings, onKeep }: SectionProps) {
+  return (
+    <Box sx={SECTION}>
+      <School
+        label="How far it is cooked"
+        hint="Moist never holds for children, pregnant, elderly or immunocompromised diners."
+        value={leanings.doneness ?? 'set'}
+        options={[
+          ['set', 'set: 63 °C in the middle, the guideline'],
+          ['moist', 'moist: taken out sooner, with a caution'],
+        ]}
+        onSet={(value) => onKeep(setLeaning(leanings, 'doneness', value === 'moist' ? 'moist' : undefined))}
+      />
+      <School
+        label="Wild or farmed"
+        hint="Where a fish is to be had both ways, this one stands for it. It shuts out neither."
+        value={leanings.origin ?? 'any'}
+        options={[
+          ['any', 'whichever fits the dish better'],
+          ['wild', 'wild first'],
+          ['farmed', 'farmed first'],
+        ]}
+        onSet={(value) => onKeep(setLeaning(leanings, 'origin', value === 'wild' || value === 'farmed' ? value : undefined))}
+      />
+      <School
+        label="Whole or cut"
+        hint="Whole keeps better and gives bones for broth; cut saves labour."
+        value={leanings.bought ?? 'any'}
+        options={[
+          ['any', 'whichever a portion costs less as'],
+          ['whole', 'whole, and cut here'],
+          ['cut', 'cut by the merchant'],
+        ]}
+        onSet={(value) => onKeep(setLeaning(leanings, 'bought', value === 'whole' || value === 'cut' ? value : undefined))}
+      />
+    </Box>
+  )
+}
+
+function Money({ leanings, onKeep, currency }: SectionProps & { readonly currency: string }) {
+  const { usualPortionCost, trim } = leanings
+  return (
+    <Box sx={SECTION}>
+      <MoneyLeaning
+        label="What a portion of fish usually costs"
+        hint="Wanted of every dish that sets no budget. Empty: not asked."
+        amount={usualPortionCost?.perPortion}
+        currency={usualPortionCost?.currency ?? currency}
+        onSet={(perPortion) =>
+          onKeep(setLeaning(leanings, 'usualPortionCost', perPortion === undefined ? undefined : { perPortion, currency }))
+        }
+      />
+      <MoneyLeaning
+        label="A kilo of heads, frames and trim is worth"
+        hint="Taken off what a portion costs. Empty: the best is used and the rest is left."
+        amount={trim?.perKg}
+        currency={trim?.currency ?? currency}
+        onSet={(perKg) => onKeep(setLeaning(leanings, 'trim', perKg === undefined ? undefined : { perKg, currency }))}
+      />
+    </Box>
+  )
+}
+
+/** How the house leans: where good cooks disagree, what it is used to pay, and what matters more or less here than elsewhere. */
 export default function HousePage() {
   const { data } = useLeaningsQuery()
+  const { data: kitchen } = useKitchenQuery()
   const [save] = useSaveLeaningsMutation()
   const [failure, setFailure] = useState<string>()
-  if (!data) return <Waiting what="the house" />
+  if (!data || !kitchen) return <Waiting what="the house" />
   const keep = async (leanings: HouseLeanings) => {
     const answer = await save({ revision: data.revision, input: { leanings } })
     setFailure(
@@ -81,42 +166,32 @@ export default function HousePage() {
     )
   }
   const { leanings } = data
-  const setDoneness = (value: string) => {
-    const { doneness: _before, ...rest } = leanings
-    void keep(value === 'moist' ? { ...rest, doneness: 'moist' } : rest)
-  }
+  const onKeep = (changed: HouseLeanings) => void keep(changed)
   return (
-    <Paper component="section" aria-label="How the house leans" sx={{ p: 3, mt: 1, maxWidth: 760 }}>
+    <Paper component="section" aria-label="How the house leans" sx={{ p: { xs: 2, md: 3 }, mt: 1, maxWidth: 1120 }}>
       <Typography variant="h1" gutterBottom>
         How the house leans
       </Typography>
-      <Typography gutterBottom>
-        Good cooks disagree. What is set here holds for every dish whose method asks for it, and a dish may still say otherwise. A line-up
-        says when a leaning changed its order.
+      <Typography gutterBottom sx={{ maxWidth: 760 }}>
+        Good cooks disagree. What is set here holds for every dish, and a dish may still say otherwise. A line-up says when a leaning
+        changed its order.
       </Typography>
       {failure && <Alert severity="error">{failure}</Alert>}
-      <label>
-        <Typography component="span" sx={{ fontWeight: 700, display: 'block', mt: 1 }}>
-          How far it is cooked
-        </Typography>
-        <Pick value={leanings.doneness ?? 'set'} onChange={(event) => setDoneness(event.target.value)}>
-          <option value="set">set: 63 °C in the middle, the guideline</option>
-          <option value="moist">moist: taken out sooner, with a caution</option>
-        </Pick>
-      </label>
-      <Typography variant="body2" color="text.secondary">
-        Moist never holds for children, pregnant, elderly or immunocompromised diners.
+      <Schools leanings={leanings} onKeep={onKeep} />
+      <Typography variant="h2" sx={{ mt: 3 }}>
+        What it costs
       </Typography>
+      <Money leanings={leanings} onKeep={onKeep} currency={kitchen.currency} />
       <Typography variant="h2" sx={{ mt: 3 }} gutterBottom>
         What matters here
       </Typography>
-      <Box component="ul" aria-label="What matters here" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+      <Box component="ul" aria-label="What matters here" sx={{ listStyle: 'none', p: 0, m: 0, maxWidth: 760 }}>
         {TEXTURE_KEYS.map((trait) => (
-          <LeaningRow
+          <AskRow
             key={trait}
             trait={trait}
             pull={leanings.asks?.[trait]?.pull}
-            onSet={(pull) => void keep(setLeaning(leanings, trait, pull))}
+            onSet={(pull) => onKeep(setAskLeaning(leanings, trait, pull))}
           />
         ))}
       </Box>

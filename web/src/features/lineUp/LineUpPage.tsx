@@ -5,7 +5,7 @@ import LinearProgress from '@mui/material/LinearProgress'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import { visuallyHidden } from '@mui/utils'
-import type { AskKey, Brief, LineUp, NormalisedBrief } from '@tender-gill/contract'
+import type { AskKey, Brief, HouseLean, LineUp, NormalisedBrief } from '@tender-gill/contract'
 import { ASK_LABEL } from '@tender-gill/core'
 import { Link } from 'react-router'
 import { memo, useCallback, useMemo, useState, type KeyboardEvent } from 'react'
@@ -85,6 +85,13 @@ function DrawsNotice({ dish, draws, progress, left, leave }: Study & { readonly 
   )
 }
 
+const LEAN_WORDS: Readonly<Record<HouseLean, string>> = {
+  usualPortionCost: 'cost of a portion',
+  origin: 'wild or farmed',
+  bought: 'whole or cut',
+  trim: 'the worth of trim',
+}
+
 /** What the house's leanings did to the order. */
 function LeaningNotice({
   leaning,
@@ -93,15 +100,15 @@ function LeaningNotice({
   readonly leaning: NonNullable<LineUp['houseLeaning']>
   readonly leader: string | undefined
 }) {
-  const traits = leaning.traits.map((key) => ASK_LABEL[key].toLowerCase()).join(', ')
-  if (traits === '') return null
+  const leans = [...leaning.traits.map((key) => ASK_LABEL[key].toLowerCase()), ...leaning.leans.map((lean) => LEAN_WORDS[lean])]
+  if (leans.length === 0) return null
   const without =
     leaning.leaderWithout === (leader ?? null)
-      ? 'the first three would stand in another order'
+      ? 'the first three would be others, or stand or be bought otherwise'
       : `${leaning.leaderWithout ?? 'nobody'} would lead`
   return (
     <Typography variant="body2" sx={{ px: 1.5, pt: 0.5 }}>
-      <Link to="/house">The house leans</Link> on {traits}.{' '}
+      <Link to="/house">The house leans</Link> on {[...new Set(leans)].join(', ')}.{' '}
       {leaning.changed ? `Without that ${without}.` : 'It changes nothing among the first three.'}
     </Typography>
   )

@@ -1,0 +1,39 @@
+import TextField from '@mui/material/TextField'
+import { useState } from 'react'
+import { readMoney } from './houseForm.ts'
+
+interface Props {
+  readonly label: string
+  readonly hint: string
+  readonly amount: number | undefined
+  readonly currency: string
+  readonly onSet: (amount: number | undefined) => void
+}
+
+/** An amount of money that is kept once the field is left or Enter is pressed; emptied, nothing is said of it. */
+export function MoneyLeaning({ label, hint, amount, currency, onSet }: Props) {
+  const [typed, setTyped] = useState<string | null>(null)
+  const money = readMoney(typed ?? '')
+  const wrong = typed !== null && money.kind === 'wrong'
+  const keep = () => {
+    if (typed === null || wrong) return
+    onSet(money.kind === 'amount' ? money.amount : undefined)
+    setTyped(null)
+  }
+  return (
+    <TextField
+      label={`${label}, ${currency}`}
+      value={typed ?? (amount === undefined ? '' : amount.toFixed(2))}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={keep}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') keep()
+        if (event.key === 'Escape') setTyped(null)
+      }}
+      error={wrong}
+      helperText={wrong ? 'A number above 0, or nothing' : hint}
+      slotProps={{ htmlInput: { inputMode: 'decimal' }, inputLabel: { shrink: true } }}
+      sx={{ width: { xs: '100%', sm: 340 } }}
+    />
+  )
+}
