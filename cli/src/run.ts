@@ -14,6 +14,9 @@ export interface Terminal {
 export const USAGE = `tender-gill <verb> [file] [--lines]
   line-up    ranks fish for a brief
   stand-ins  finds stand-ins for a missing fish
+  turning    what would change a line-up, or set a fish first
+  pot        several fish for one pot
+  fish-first dishes and methods for fish that were seen
   species    every species of the book, or: species "<scientific name>"
 One JSON document is read from the file or standard input and one is written.
 With --lines: one document a line in, one a line out, in order; a failing line gives {"error":{"problems":[...]}}.`

@@ -10,6 +10,7 @@ import formats from 'ajv-formats'
 import standaloneCode from 'ajv/dist/standalone/index.js'
 import { build } from 'esbuild'
 import { Brief, StandInsRequest } from '../src/brief.ts'
+import { FishFirstRequest, PotRequest, TurningRequest } from '../src/studies.ts'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 const plain = <T>(module: T | { default: T }) => (typeof module === 'function' ? module : (module as { default: T }).default)
@@ -55,4 +56,10 @@ async function write(file: string, parsers: Readonly<Record<string, TSchema>>): 
 
 mkdirSync(here('../dist'), { recursive: true })
 await write('browserValidators.js', { parseBrief: Brief })
-await write('compiledValidators.js', { parseBrief: Brief, parseStandInsRequest: StandInsRequest })
+await write('compiledValidators.js', {
+  parseBrief: Brief,
+  parseStandInsRequest: StandInsRequest,
+  parseTurningRequest: TurningRequest,
+  parsePotRequest: PotRequest,
+  parseFishFirstRequest: FishFirstRequest,
+})

@@ -33,6 +33,21 @@ export {
   SpeciesImport,
   SpeciesImportReport,
 } from './records.ts'
+export {
+  DishForSeen,
+  FishFirst,
+  FishFirstRequest,
+  MethodForSeen,
+  Pot,
+  PotPlace,
+  PotPlan,
+  PotRequest,
+  SeenFish,
+  SeenRow,
+  TurningPoint,
+  TurningPoints,
+  TurningRequest,
+} from './studies.ts'
 export { SourceOffer, SourceSpecies, type Triple } from './sourceSpecies.ts'
 export { Composition, MeasuredRow, SpeciesSheet } from './species.ts'
 export { Change, MissingFish, Rung, StandIn, StandIns, Tempting } from './standIns.ts'

@@ -20,6 +20,7 @@ import {
 import { SourceSpecies } from './sourceSpecies.ts'
 import { SpeciesSheet } from './species.ts'
 import { StandIns } from './standIns.ts'
+import { FishFirst, FishFirstRequest, PotPlan, PotRequest, TurningPoints, TurningRequest } from './studies.ts'
 
 type Schema = { $id?: string }
 const named = {
@@ -27,6 +28,12 @@ const named = {
   StandInsRequest,
   LineUp,
   StandIns,
+  TurningRequest,
+  TurningPoints,
+  PotRequest,
+  PotPlan,
+  FishFirstRequest,
+  FishFirst,
   OfferSheet,
   SpeciesSheet,
   SourceSpecies,
@@ -109,6 +116,13 @@ export const buildOpenApi = (version: string) => ({
   paths: {
     '/api/line-up': { post: operation({ summary: 'Rank fish for a dish', body: Brief, answer: refTo(LineUp) }) },
     '/api/stand-ins': { post: operation({ summary: 'Find stand-ins for a missing fish', body: StandInsRequest, answer: refTo(StandIns) }) },
+    '/api/turning-points': {
+      post: operation({ summary: 'What would change a line-up', body: TurningRequest, answer: refTo(TurningPoints) }),
+    },
+    '/api/pot': { post: operation({ summary: 'Several fish for one pot', body: PotRequest, answer: refTo(PotPlan) }) },
+    '/api/fish-first': {
+      post: operation({ summary: 'Dishes and methods for fish that were seen', body: FishFirstRequest, answer: refTo(FishFirst) }),
+    },
     ...recordPaths('briefs', BriefInput, BriefRecord, 'dish'),
     ...recordPaths('prices', PriceInput, PriceRecord, 'price'),
     '/api/decisions': {

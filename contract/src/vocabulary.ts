@@ -34,6 +34,9 @@ export type Form = (typeof FORMS)[number]
 
 export const ORIGINS = ['wild', 'farmed'] as const
 export type Origin = (typeof ORIGINS)[number]
+/** What a turning point may change. */
+export const TURNING_KINDS = ['price', 'pull', 'edge', 'month', 'format'] as const
+export type TurningKind = (typeof TURNING_KINDS)[number]
 /** How a house would rather buy: the whole fish, or cut by the merchant. */
 export const BOUGHT = ['whole', 'cut'] as const
 export type Bought = (typeof BOUGHT)[number]

@@ -103,6 +103,38 @@ test('twenty thousand draws are watched and can be left; the exact order stays',
   expect(await readLeader(page)).toBe(leader)
 })
 
+test('what the house is used to pay and how it buys is asked of every dish, and quick changes do not trip over each other', async ({
+  page,
+}) => {
+  await page.goto('/house')
+  const usual = page.getByLabel('What a portion of fish usually costs, EUR')
+  await usual.fill('three')
+  await usual.press('Enter')
+  await expect(page.getByText('A number above 0, or nothing')).toBeVisible()
+  await usual.fill('3,50')
+  await page.getByLabel('A kilo of heads, frames and trim is worth, EUR').fill('2')
+  await page.getByLabel('A kilo of heads, frames and trim is worth, EUR').press('Enter')
+  await page.getByRole('combobox', { name: 'Whole or cut' }).click()
+  await page.getByRole('option', { name: 'whole, and cut here' }).click()
+  await expect(page.getByRole('combobox', { name: 'Whole or cut' })).toHaveText('whole, and cut here')
+  await expect(usual).toHaveValue('3.50')
+  await page.reload()
+  await expect(usual).toHaveValue('3.50')
+  await page.goto('/dishes/saffron-rice/line-up')
+  await readLeader(page)
+  const line = page.getByRole('region', { name: 'Line-up' })
+  await expect(line).toContainText(/The house leans on .*whole or cut, the worth of trim\. /)
+  await expect(line.getByRole('list', { name: 'Fish that can do it' }).getByRole('listitem').first()).toContainText('; whole')
+  await page.goto('/house')
+  await usual.fill('')
+  await usual.press('Enter')
+  await page.getByLabel('A kilo of heads, frames and trim is worth, EUR').fill('')
+  await page.getByLabel('A kilo of heads, frames and trim is worth, EUR').press('Enter')
+  await page.getByRole('combobox', { name: 'Whole or cut' }).click()
+  await page.getByRole('option', { name: 'whichever comes cheaper' }).click()
+  await expect(page.getByRole('combobox', { name: 'Whole or cut' })).toHaveText('whichever comes cheaper')
+})
+
 test('a leaning of the house moves a line-up, is said there, and is taken back', async ({ page }) => {
   await page.goto('/house')
   const row = page.getByRole('list', { name: 'What matters here' }).getByRole('listitem').filter({ hasText: 'Flake' })

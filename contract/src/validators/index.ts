@@ -10,6 +10,7 @@ import { BriefInput, HouseSpeciesInput, KitchenSwitch, LeaningsInput, PriceInput
 import { SourceSpecies } from '../sourceSpecies.ts'
 import { SpeciesSheet } from '../species.ts'
 import { StandIns } from '../standIns.ts'
+import { FishFirst, FishFirstRequest, PotPlan, PotRequest, TurningPoints, TurningRequest } from '../studies.ts'
 import { toProblems } from './toProblems.ts'
 
 // The package is CommonJS: depending on the loader its function is the module or its default.
@@ -32,6 +33,12 @@ export function createParser<S extends TSchema>(schema: S): (input: unknown) => 
 
 export const parseBrief = createParser(Brief)
 export const parseStandInsRequest = createParser(StandInsRequest)
+export const parseTurningRequest = createParser(TurningRequest)
+export const parsePotRequest = createParser(PotRequest)
+export const parseFishFirstRequest = createParser(FishFirstRequest)
+export const parseTurningPoints = createParser(TurningPoints)
+export const parsePotPlan = createParser(PotPlan)
+export const parseFishFirst = createParser(FishFirst)
 export const parseBriefInput = createParser(BriefInput)
 export const parsePriceInput = createParser(PriceInput)
 export const parseHouseSpeciesInput = createParser(HouseSpeciesInput)

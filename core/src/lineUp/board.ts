@@ -77,7 +77,7 @@ const withoutMarket = (offers: readonly ResolvedOffer[]): readonly ResolvedOffer
     offer.prices.length > 0 || offer.season || offer.stock ? { ...offer, prices: [], season: null, stock: null } : offer,
   )
 
-const withFreezing = (offer: ResolvedOffer, brief: NormalisedBrief): ResolvedOffer =>
+export const withFreezing = (offer: ResolvedOffer, brief: NormalisedBrief): ResolvedOffer =>
   brief.offers[offer.species]?.frozenForRaw === undefined
     ? offer
     : { ...offer, frozenForRaw: offer.frozenForRaw || brief.offers[offer.species]?.frozenForRaw === true }

@@ -1,2 +1,2 @@
-export { planPot, type Pot, type PotOptions, type PotPlace, type PotPlan } from './planPot.ts'
+export { answerPot, planPot, type PotOptions } from './planPot.ts'
 export { listRoles, type Role } from './roles.ts'

@@ -1,60 +1,26 @@
 import type {
   Brief,
-  Caution,
   NormalisedAsk,
   NormalisedBrief,
   OfferSheet,
-  PointsLost,
+  Pot,
+  PotPlace,
+  PotPlan,
+  PotRequest,
   Problem,
   ResolvedOffer,
   Result,
 } from '@tender-gill/contract'
 import { computeWeightToBuyG } from '../amounts/index.ts'
 import { computeFit, createScoring, explainPoints, toTenth } from '../fit/index.ts'
-import { byFit, createBoard, groupBySpecies, type Board, type Entry } from '../lineUp/index.ts'
+import { byFit, createBoard, groupBySpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
 import { computeKinship } from '../relatives/index.ts'
 import { findCautions } from '../safety/index.ts'
-import type { Candidate } from '../traits/index.ts'
 import { assignPot, type PotChoice } from './assignPot.ts'
 import { listRoles, type Role } from './roles.ts'
 
-/** One fish in a pot of several. */
-export interface PotPlace {
-  readonly role: string
-  readonly why: string
-  readonly species: string
-  readonly common: string
-  readonly offerId: string
-  readonly offer: string
-  readonly form: Candidate['form']
-  /** Fit in its role, 0..100. */
-  readonly fit: number
-  readonly pointsLost: readonly PointsLost[]
-  /** Minutes in the pot, to order by; an estimate from depth of flesh. */
-  readonly minutes: number
-  /** Its share of what is bought, g. */
-  readonly buyG: number
-  readonly cautions: readonly Caution[]
-}
-
-export interface Pot {
-  /** In the order in which they go into the pot, longest first. */
-  readonly places: readonly PotPlace[]
-  /** 0..100: what the fits and the differences come to. */
-  readonly score: number
-  /** Smallest texture distance between two of them, in shoulders, 0..1. */
-  readonly apart: number
-}
-
-export interface PotPlan {
-  /** Best first. */
-  readonly pots: readonly Pot[]
-  /** Fish that pass the dish's gates and were considered. */
-  readonly considered: number
-  /** Why there is no pot. */
-  readonly emptyBecause: string | null
-}
-
+/** Fish in a pot that does not say how many. */
+const POT_PLACES = 3
 /** A role below this fit makes the set infeasible. */
 const LEAST_ROLE_FIT = 40
 
@@ -75,11 +41,13 @@ const estimateMinutes = ({ depthMm }: ResolvedOffer, thicknessMm: number | null)
   return Math.max(1, Math.round(MINUTES_PER_MM2 * mm * mm))
 }
 
-/** The best offer of each species that passes the dish's gates, by id, so that nothing hangs on the order of the book. */
-const pickFish = (board: Board): readonly Entry[] =>
-  [...groupBySpecies(board.considered.filter(({ gates }) => gates.length === 0)).values()]
+/** The offer that stands for each species that passes the dish's gates, by id, so that nothing hangs on the order of the book. */
+function pickFish({ considered, brief, scoring }: Board): readonly Entry[] {
+  const passing = considered.filter(({ gates }) => gates.length === 0)
+  return [...groupBySpecies(pickStanding(passing, brief, scoring)).values()]
     .flatMap((group) => [...group].sort(byFit).slice(0, 1))
     .sort((a, b) => (a.candidate.offer.id < b.candidate.offer.id ? -1 : 1))
+}
 
 function describePot({ fish, value }: PotChoice, entries: readonly Entry[], roles: readonly Role[], board: Board): Pot {
   const { brief } = board
@@ -98,10 +66,10 @@ function describePot({ fish, value }: PotChoice, entries: readonly Entry[], role
       offer: offer.label,
       form,
       fit: toTenth(fit.fit),
-      pointsLost: explainPoints(fit, own),
+      pointsLost: [...explainPoints(fit, own)],
       minutes: estimateMinutes(offer, brief.thicknessMm),
       buyG: Math.round(computeWeightToBuyG(offer, form, brief).typical / share),
-      cautions: findCautions(offer, brief),
+      cautions: [...findCautions(offer, brief)],
     }
   })
   // Of two that take as long, the one that forgives overcooking goes in first.
@@ -161,3 +129,10 @@ export function planPot(brief: Brief, sheet: OfferSheet, { today, k }: PotOption
     },
   }
 }
+
+/** `planPot` for a request as it comes in from outside. */
+export const answerPot = (
+  { places = POT_PLACES, ...brief }: PotRequest,
+  sheet: OfferSheet,
+  { today }: { readonly today: string },
+): Result<PotPlan, readonly Problem[]> => planPot(brief, sheet, { today, k: places })

@@ -136,6 +136,8 @@ export const THAW_YIELD = 0.95
 export const GUTTED_SHARE = 0.88
 /** The rest of a fish is never credited with more than this share of what a kilogram of it costs: it is not why the fish was bought. */
 export const TRIM_WORTH_MOST = 0.5
+/** Depth of flesh of one fish of a known weight: fish of a weight differ in build by about this share. Compiled. */
+export const SEEN_DEPTH_SPREAD = 0.06
 /** Eaten from a whole fish on the plate, as a share of its skin-on fillets: cheeks and collar make up for what stays on the frame. */
 export const WHOLE_EATEN = 1
 

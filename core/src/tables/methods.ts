@@ -393,6 +393,9 @@ const GRID: Record<Method, Partial<Record<Format, GridCell>>> = {
   broth: row(['frame'], ['whole', 'steak', 'chunk', ...fillets, 'portion']),
 }
 
+/** Every way of cooking, in the order of the table. */
+export const METHODS_IN_ORDER = Object.keys(METHOD_TABLE) as readonly Method[]
+
 /** Cuts that suit a method, the most usual first. */
 export const usualFormats = (method: Method): readonly Format[] =>
   (Object.keys(GRID[method]) as Format[]).filter((format) => GRID[method][format] === 'allowed')

@@ -1,8 +1,1 @@
-export {
-  findTurningPoints,
-  stepTurningPoints,
-  type TurningKind,
-  type TurningOptions,
-  type TurningPoint,
-  type TurningPoints,
-} from './findTurningPoints.ts'
+export { answerTurning, findTurningPoints, stepTurningPoints, type TurningOptions } from './findTurningPoints.ts'

@@ -115,6 +115,13 @@ const shift = (total: Share, by: number, before: Share, after: Share): Share => 
   miss: total.miss + by * (after.miss - before.miss),
   rangeMiss: total.rangeMiss + by * (after.rangeMiss - before.rangeMiss),
 })
+/** A sum of shares less what one ask gives it. */
+export const withoutShare = (total: Share, pull: number, share: Share): Share => ({
+  logD: total.logD - pull * share.logD,
+  miss: total.miss - pull * share.miss,
+  rangeMiss: total.rangeMiss - pull * share.rangeMiss,
+})
+
 const NOTHING: Share = { logD: 0, miss: 0, rangeMiss: 0 }
 
 function movePull(runner: Runner, asks: readonly ScoredAsk[], { at, to }: Extract<Move, { kind: 'pull' }>): Moved {

@@ -1,5 +1,5 @@
 import { createOfferSheet } from '@tender-gill/catalogue/book'
-import type { BandKey, Brief, OfferSheet } from '@tender-gill/contract'
+import type { BandKey, Brief, OfferSheet, TurningPoint } from '@tender-gill/contract'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { fromAxis, toAxis } from '../axes/index.ts'
@@ -7,7 +7,7 @@ import { applyOpenings } from '../gates/index.ts'
 import { createBoard, rankLineUp } from '../lineUp/index.ts'
 import { briefArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, must } from '../testing/builders.ts'
-import { findTurningPoints, type TurningPoint } from './index.ts'
+import { findTurningPoints } from './index.ts'
 import { createField, findFirst } from './runners.ts'
 
 const book = createOfferSheet(TODAY)

@@ -1,7 +1,13 @@
 import { Router, type Response } from 'express'
 import type { Brief, OfferSheet, PriceInput, PriceRecord } from '@tender-gill/contract'
-import { parseBrief, parseStandInsRequest } from '@tender-gill/contract/validators'
-import { findStandIns, rankLineUp } from '@tender-gill/core'
+import {
+  parseBrief,
+  parseFishFirstRequest,
+  parsePotRequest,
+  parseStandInsRequest,
+  parseTurningRequest,
+} from '@tender-gill/contract/validators'
+import { answerFishFirst, answerPot, answerTurning, findStandIns, rankLineUp } from '@tender-gill/core'
 import { createBareSheet, createKitchenSheet, type HouseBooks } from '../book/houseBook.ts'
 import { RequestFailure } from '../http/errors.ts'
 import { unwrap } from '../http/parseInput.ts'
@@ -10,12 +16,12 @@ import type { RecordRepository } from '../records/recordRepository.ts'
 
 const ISO_DATE = /^\d{4}-\d{2}-\d{2}$/
 
-/** Routes that compute and store nothing: line-up, stand-ins and the day's offers. */
+/** Routes that compute and store nothing: line-up, stand-ins, what would change it, pot, fish first and the day's offers. */
 export function createAnswerRoutes(prices: RecordRepository<PriceInput, PriceRecord>, books: HouseBooks): Router {
   const router = Router()
   const readPrices = async (res: Response) => (await prices.list(kitchenOf(res).id)).map(({ price }) => price)
   /** A brief that brings its own market is answered from the book alone; any other from the kitchen's prices. */
-  const sheetFor = async (brief: Brief, res: Response): Promise<OfferSheet> => {
+  const sheetFor = async (brief: Pick<Brief, 'date' | 'market'>, res: Response): Promise<OfferSheet> => {
     const date = brief.date ?? kitchenOf(res).today
     const book = await books.read(kitchenOf(res).id)
     return brief.market ? createBareSheet(book, date) : createKitchenSheet(book, await readPrices(res), date)
@@ -27,6 +33,18 @@ export function createAnswerRoutes(prices: RecordRepository<PriceInput, PriceRec
   router.post('/stand-ins', async (req, res) => {
     const request = unwrap(parseStandInsRequest(req.body))
     res.json(unwrap(findStandIns(request, await sheetFor(request, res), { today: kitchenOf(res).today })))
+  })
+  router.post('/turning-points', async (req, res) => {
+    const request = unwrap(parseTurningRequest(req.body))
+    res.json(unwrap(answerTurning(request, await sheetFor(request, res), { today: kitchenOf(res).today })))
+  })
+  router.post('/pot', async (req, res) => {
+    const request = unwrap(parsePotRequest(req.body))
+    res.json(unwrap(answerPot(request, await sheetFor(request, res), { today: kitchenOf(res).today })))
+  })
+  router.post('/fish-first', async (req, res) => {
+    const request = unwrap(parseFishFirstRequest(req.body))
+    res.json(unwrap(answerFishFirst(request, await sheetFor(request, res), { today: kitchenOf(res).today })))
   })
   router.get('/offers', async (req, res) => {
     const asked = req.query.date

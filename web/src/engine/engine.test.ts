@@ -1,8 +1,6 @@
 import { createOfferSheet } from '@tender-gill/catalogue'
-import { METHODS } from '@tender-gill/contract'
 import { describe, expect, it } from 'vitest'
 import { createFishSearch } from './fishSearch.ts'
-import { rankMethods } from './rankMethods.ts'
 
 const sheet = createOfferSheet('2026-06-13')
 const search = createFishSearch(sheet.offers)
@@ -30,20 +28,5 @@ describe('createFishSearch', () => {
 
   it('finds nothing for nonsense', () => {
     expect(search.find('xqzw')).toEqual([])
-  })
-})
-
-describe('rankMethods', () => {
-  it('ranks all ways of cooking a fish, the impossible last with the reason', () => {
-    const rows = rankMethods('Oreochromis niloticus', sheet, '2026-06-13')
-    expect(rows.map(({ method }) => method).sort()).toEqual([...METHODS].sort())
-    const fits = rows.map(({ fit }) => fit ?? -1)
-    expect(fits).toEqual([...fits].sort((a, b) => b - a))
-    expect(rows.find(({ method }) => method === 'raw')).toMatchObject({ fit: null, sentence: expect.stringContaining('never served raw') })
-  })
-
-  it('smokes an eel and does not deep-fry a herring first', () => {
-    expect(rankMethods('Anguilla anguilla', sheet, '2026-06-13').find(({ method }) => method === 'smoke')?.fit).toBeGreaterThan(95)
-    expect(rankMethods('Clupea harengus', sheet, '2026-06-13')[0]?.method).not.toBe('deep-fry')
   })
 })

@@ -1,17 +1,22 @@
 import type {
   Brief,
   BriefRecord,
+  FishFirst,
   LineUp,
   Method,
   OfferSheet,
+  PotPlan,
   Problem,
   ResolvedOffer,
   Result,
+  SeenFish,
   SpeciesSheet,
   StandIns,
   StandInsRequest,
+  TurningPoints,
 } from '@tender-gill/contract'
 import {
+  answerFishFirst,
   createBoard,
   createFindSpecies,
   findRelatives,
@@ -24,23 +29,12 @@ import {
   stepBoard,
   stepTurningPoints,
   type Amount,
-  type PotPlan,
   type Relative,
-  type TurningPoints,
 } from '@tender-gill/core'
 import { expose } from 'comlink'
 import { listBookRows, type BookRow } from './bookRows.ts'
 import { createFishSearch, type FishHit, type FishSearch, type SharedName } from './fishSearch.ts'
-import { rankMethods, type MethodRow } from './rankMethods.ts'
 
-export interface DishRow {
-  readonly id: string
-  /** Place of a fish in the dish's line-up, from 1; null when it is left out. */
-  readonly place: number | null
-  readonly of: number
-  readonly fit: number | null
-  readonly sentence: string
-}
 export interface Leader {
   readonly common: string
   readonly fit: number
@@ -57,6 +51,13 @@ export interface AmountRequest {
   readonly offerId: string
   readonly form: ResolvedOffer['forms'][number]['form']
   readonly typed: TypedPrice | null
+}
+
+/** Fish first, with the dishes that were asked for it and those whose brief has a mistake. */
+export interface FishFirstShown {
+  readonly answer: FishFirst
+  readonly records: readonly BriefRecord[]
+  readonly mistaken: readonly BriefRecord[]
 }
 
 export interface LineUpRequest {
@@ -228,23 +229,18 @@ const engine = {
     const offer = need().offers.find(({ id }) => id === offerId)
     return offer ? findRelatives(offer, need().offers) : []
   },
-  methodsFor: (species: string): readonly MethodRow[] => rankMethods(species, need(), today),
-  dishesFor: (species: string, records: readonly BriefRecord[]): readonly DishRow[] =>
-    records.map(({ id, brief }) => {
-      const answer = rankLineUp(brief, need(), { today, shares: false })
-      if (!answer.ok) return { id, place: null, of: 0, fit: null, sentence: 'The brief of this dish has a mistake.' }
-      const { ranked, leftOut } = answer.value
-      const at = ranked.findIndex((row) => row.species === species)
-      const row = ranked[at]
-      const out = leftOut.find((fish) => fish.species === species)
-      return {
-        id,
-        place: row ? at + 1 : null,
-        of: ranked.length,
-        fit: row?.fit ?? null,
-        sentence: row ? (row.pointsLost[0]?.sentence ?? 'Nothing it lacks.') : (out?.sentence ?? 'The dish does not consider it.'),
-      }
-    }),
+  /** Dishes and ways to cook for fish that were seen; a dish whose brief has a mistake is left out and named. */
+  fishFirst: (seen: readonly SeenFish[], records: readonly BriefRecord[]): FishFirstShown | null => {
+    const ask = (dishes: readonly BriefRecord[]) =>
+      answerFishFirst({ seen: [...seen], dishes: dishes.map(({ brief }) => brief) }, need(), { today })
+    const all = ask(records)
+    if (all.ok) return { answer: all.value, records, mistaken: [] }
+    const bad = new Set(all.error.map(({ path }) => /^\/dishes\/(\d+)/.exec(path)?.[1]))
+    const isBad = (_record: BriefRecord, i: number) => bad.has(String(i))
+    const sound = records.filter((record, i) => !isBad(record, i))
+    const rest = ask(sound)
+    return rest.ok ? { answer: rest.value, records: sound, mistaken: records.filter(isBad) } : null
+  },
 }
 export type Engine = typeof engine
 export type { Method }

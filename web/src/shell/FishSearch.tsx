@@ -54,16 +54,21 @@ interface Choice {
   readonly title: string
   readonly words: string
   readonly warning: string | null
-  readonly path: string
+  readonly open: () => void
 }
 
-function listChoices(hits: readonly FishHit[], shared: SharedName | null, to: (species: string) => string): readonly Choice[] {
+interface Lead {
+  readonly toFish: (species: string) => void
+  readonly toName: (name: string) => void
+}
+
+function listChoices(hits: readonly FishHit[], shared: SharedName | null, { toFish, toName }: Lead): readonly Choice[] {
   const fish = hits.map((hit) => ({
     key: hit.species,
     title: hit.common,
     words: describeHit(hit),
     warning: hit.warning,
-    path: to(hit.species),
+    open: () => toFish(hit.species),
   }))
   if (!shared) return fish
   return [
@@ -72,7 +77,7 @@ function listChoices(hits: readonly FishHit[], shared: SharedName | null, to: (s
       title: `${shared.species.length} species are sold as “${shared.name}”`,
       words: 'See them side by side, and ask for the scientific name',
       warning: null,
-      path: `/book?name=${encodeURIComponent(shared.name)}`,
+      open: () => toName(shared.name),
     },
     ...fish,
   ]
@@ -83,12 +88,11 @@ const NONE: readonly Choice[] = []
 interface Props {
   readonly label: string
   readonly focusKey?: boolean
-  /** Where a fish that was found leads. */
-  readonly to: (species: string) => string
+  readonly onPick: (species: string) => void
 }
 
-/** Finds a fish by any name it is sold under and opens its page. A combobox: arrows choose, Enter opens, Escape closes. */
-export function FishSearch({ label, focusKey = false, to }: Props) {
+/** Finds a fish by any name it is sold under. A combobox: arrows choose, Enter opens, Escape closes. */
+export function FishSearch({ label, focusKey = false, onPick }: Props) {
   const listId = useId()
   const navigate = useNavigate()
   const snapshot = useSheet()
@@ -97,9 +101,10 @@ export function FishSearch({ label, focusKey = false, to }: Props) {
   const asked = text.trim()
   const answer = useAnswer(snapshot, snapshot && asked !== '' ? `${snapshot}|${asked}` : null, async (engine) => {
     const [hits, shared] = await Promise.all([engine.search(asked), engine.sharedName(asked)])
-    return listChoices(hits, shared, to)
+    return { hits, shared }
   })
-  const choices = asked === '' ? NONE : (answer?.value ?? NONE)
+  const lead: Lead = { toFish: onPick, toName: (name) => void navigate(`/book?name=${encodeURIComponent(name)}`) }
+  const choices = asked === '' || !answer ? NONE : listChoices(answer.value.hits, answer.value.shared, lead)
   const change = (value: string) => {
     setText(value)
     setAt(0)
@@ -107,7 +112,7 @@ export function FishSearch({ label, focusKey = false, to }: Props) {
   const open = (choice: Choice | undefined) => {
     if (!choice) return
     setText('')
-    void navigate(choice.path)
+    choice.open()
   }
   const keys: Record<string, () => void> = {
     ArrowDown: () => setAt(Math.min(choices.length - 1, at + 1)),

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box'
 import { styled } from '@mui/material/styles'
 import Tooltip from '@mui/material/Tooltip'
 import { lazy, Suspense, type ReactNode } from 'react'
-import { Link } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { HEADING, INK } from '../theme.ts'
 import { ConnectionNotice } from './ConnectionNotice.tsx'
 import { FishSearch } from './FishSearch.tsx'
@@ -55,6 +55,7 @@ const ROOMS: readonly (readonly [string, string])[] = [
 /** What stands around every page: the name, the search, the rooms, the kitchen, the line of floats. */
 export function Shell({ children }: { readonly children: ReactNode }) {
   const { showing, hide } = useKeys()
+  const navigate = useNavigate()
   return (
     <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
       <Bar>
@@ -63,7 +64,11 @@ export function Shell({ children }: { readonly children: ReactNode }) {
           Tender Gill
         </Home>
         <div className="find">
-          <FishSearch label="Find a fish by any market name" focusKey to={(species) => `/book/${encodeURIComponent(species)}`} />
+          <FishSearch
+            label="Find a fish by any market name"
+            focusKey
+            onPick={(species) => void navigate(`/book/${encodeURIComponent(species)}`)}
+          />
         </div>
         <nav className="rooms" aria-label="Rooms">
           <BuiltRoom to="/book">Book</BuiltRoom>

@@ -1,60 +1,30 @@
+import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
-import type { BriefRecord, ResolvedOffer } from '@tender-gill/contract'
+import type { MethodForSeen } from '@tender-gill/contract'
 import { FORMAT_LABEL } from '@tender-gill/core'
+import { useEffect, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { useBriefsQuery } from '../../api/api.ts'
-import { FleshPrint } from '../../drawings/FleshPrint.tsx'
-import type { DishRow } from '../../engine/engine.worker.ts'
-import type { MethodRow } from '../../engine/rankMethods.ts'
-import { useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { useBriefsQuery, useKitchenQuery } from '../../api/api.ts'
+import { nameQuestion, useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { FishSearch } from '../../shell/FishSearch.tsx'
 import { Waiting } from '../../shell/Waiting.tsx'
-import { HEADING, INK } from '../../theme.ts'
+import { useSearch } from '../../state/useSearch.ts'
+import { INK } from '../../theme.ts'
 import LaterPage from '../later/LaterPage.tsx'
+import { DishesForSeen, FitFigure, SEEN_ROW } from './DishesForSeen.tsx'
+import { SeenCard } from './SeenCard.tsx'
+import { blankFish, readSeenList, toSeenFish, writeSeenList, type TypedFish } from './seenParams.ts'
 
-const Fit = ({ value }: { readonly value: number | null }) => (
-  <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 22, textAlign: 'right' }}>{value === null ? 'no' : value.toFixed(0)}</Box>
-)
-const ROW = {
-  display: 'grid',
-  gridTemplateColumns: 'minmax(0, 1fr) auto',
-  gap: 1,
-  py: 0.75,
-  borderTop: `1px solid ${INK.hairline}`,
-  alignItems: 'center',
-} as const
+const MOST_FISH = 6
 
-function DishList({ rows, records }: { readonly rows: readonly DishRow[]; readonly records: readonly BriefRecord[] }) {
-  const sorted = [...rows].sort((a, b) => (b.fit ?? -1) - (a.fit ?? -1))
-  return (
-    <Box component="ol" aria-label="Your dishes for it" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-      {sorted.map(({ id, place, of, fit, sentence }) => (
-        <Box component="li" key={id} sx={ROW}>
-          <div>
-            <Typography component="h3" variant="h3">
-              <Link to={`/dishes/${id}/line-up`} style={{ color: INK.squid }}>
-                {records.find((record) => record.id === id)?.brief.dish}
-              </Link>
-            </Typography>
-            <Typography variant="body2" color="text.secondary">
-              {place ? `Number ${place} of ${of}. ` : 'Left out. '}
-              {sentence}
-            </Typography>
-          </div>
-          <Fit value={fit} />
-        </Box>
-      ))}
-    </Box>
-  )
-}
-
-function MethodList({ rows }: { readonly rows: readonly MethodRow[] }) {
+function MethodList({ rows, several }: { readonly rows: readonly MethodForSeen[]; readonly several: boolean }) {
   return (
     <Box component="ol" aria-label="Ways to cook it" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-      {rows.map(({ method, label, format, fit, sentence }) => (
-        <Box component="li" key={method} sx={ROW}>
+      {rows.map(({ method, label, format, fit, common, sentence }) => (
+        <Box component="li" key={method} sx={SEEN_ROW}>
           <div>
             <Typography component="h3" variant="h3">
               {fit === null ? (
@@ -66,85 +36,106 @@ function MethodList({ rows }: { readonly rows: readonly MethodRow[] }) {
               )}
             </Typography>
             <Typography variant="body2" color="text.secondary">
+              {several && fit !== null && <b>{common}. </b>}
               {fit === null ? '' : `As ${FORMAT_LABEL[format]}. `}
               {sentence}
             </Typography>
           </div>
-          <Fit value={fit} />
+          <FitFigure value={fit} />
         </Box>
       ))}
     </Box>
   )
 }
 
-function FishHeader({ offers }: { readonly offers: readonly ResolvedOffer[] }) {
-  const [first] = offers
-  if (!first) return null
-  const fresh = offers.filter(({ state }) => state === 'fresh')
-  return (
-    <Paper
-      component="section"
-      aria-label="The fish"
-      sx={{ p: 2, display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center', gridColumn: '1 / -1' }}
-    >
-      <div>
-        <Typography variant="h1">{first.common}</Typography>
-        <Link to={`/book/${encodeURIComponent(first.species)}`}>All about it in the book</Link>
-        <Typography color="text.secondary">
-          <i>{first.species}</i>, {first.family}. Sold as {first.marketNames.slice(0, 6).join(', ')}.
-        </Typography>
-      </div>
-      {(fresh.length > 0 ? fresh : offers).map((offer) => (
-        <Box key={offer.id} sx={{ textAlign: 'center', fontSize: 13 }}>
-          <FleshPrint offer={offer} name={`${offer.common}, ${offer.label}`} size="medium" />
-          <div>
-            {offer.label}: {offer.traits.fat.typical} g of fat
-          </div>
-        </Box>
-      ))}
-    </Paper>
-  )
+/** What was seen: begun from the address, kept here while it is typed, and written back so that a reload or a link brings it again. */
+function useSeen(species: string) {
+  const [search, change] = useSearch()
+  const [fish, setFish] = useState(() => readSeenList(search, species))
+  const first = useRef(true)
+  useEffect(() => {
+    if (!first.current) change((params) => writeSeenList(params, fish))
+    first.current = false
+  }, [fish, change])
+  return {
+    fish,
+    edit: (at: number, patch: Partial<TypedFish>) => setFish((before) => before.map((one, i) => (i === at ? { ...one, ...patch } : one))),
+    add: (name: string) => setFish((before) => [...before, blankFish(name)]),
+    remove: (at: number) => setFish((before) => before.filter((_, i) => i !== at)),
+  }
 }
 
-/** From a fish: which of the kitchen's dishes it does best, and the ways to cook it, by the same engine. */
-export default function FishFirstPage() {
-  const { species = '' } = useParams()
+/** From fish that were seen: which of the kitchen's dishes they do best, and the ways to cook them, by the same engine. */
+function FishFirst({ species }: { readonly species: string }) {
   const { data: records } = useBriefsQuery()
+  const { data: kitchen } = useKitchenQuery()
+  const currency = kitchen?.currency ?? 'EUR'
+  const { fish, edit, add, remove } = useSeen(species)
+  const names = fish.map((one) => one.species)
   const snapshot = useSheet()
-  const offers = useAnswer(snapshot, species, (engine) => engine.offersOf(species))
-  const methods = useAnswer(snapshot, species, (engine) => engine.methodsFor(species))
-  const dishKey = records ? `${species}|${records.map(({ id, revision }) => `${id}.${revision}`).join(',')}` : null
-  const dishes = useAnswer(snapshot, dishKey, (engine) => engine.dishesFor(species, records ?? []))
-  if (offers?.key === species && offers.value.length === 0) return <LaterPage />
+  const offers = useAnswer(snapshot, names.join('|'), (engine) => Promise.all(names.map((name) => engine.offersOf(name))))
+  const seen = fish.map((one) => toSeenFish(one, currency))
+  const key = records ? nameQuestion({ seen, dishes: records.map(({ id, revision }) => `${id}.${revision}`) }) : null
+  const shown = useAnswer(snapshot, key, (engine) => engine.fishFirst(seen, records ?? []))?.value
+  const found = offers?.key === names.join('|') ? offers.value : undefined
+  if (found?.[0]?.length === 0) return <LaterPage />
   if (!offers) return <Waiting what="the fish" />
+  const several = fish.length > 1
   return (
     <Box
       sx={{
         display: 'grid',
         gap: 1.5,
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '340px minmax(0, 1fr)', lg: '340px minmax(0, 1.3fr) minmax(0, 1fr)' },
         alignItems: 'start',
         mt: 1,
       }}
     >
-      <FishHeader offers={offers.value} />
+      <Paper component="section" aria-label="What was seen" sx={{ p: 2, display: 'grid', gap: 2 }}>
+        {fish.map((one, i) => (
+          <SeenCard
+            key={`${i}|${one.species}`}
+            fish={one}
+            offers={offers.value.find((own) => own[0]?.species === one.species) ?? []}
+            currency={currency}
+            main={i === 0}
+            onChange={(patch) => edit(i, patch)}
+            onRemove={i === 0 ? null : () => remove(i)}
+          />
+        ))}
+        {fish.length < MOST_FISH && (
+          <Box sx={{ borderTop: `1px solid ${INK.hairline}`, pt: 1.5 }}>
+            <FishSearch label="Another fish beside it?" onPick={add} />
+          </Box>
+        )}
+      </Paper>
       <Paper component="section" aria-label="Your dishes" sx={{ p: 2 }}>
         <Typography variant="h2" gutterBottom>
-          Your dishes for it
+          Your dishes for {several ? 'them' : 'it'}
         </Typography>
         {records?.length === 0 && (
           <Button component={Link} to="/dishes/new">
             Start a first dish
           </Button>
         )}
-        {dishes && records ? <DishList rows={dishes.value} records={records} /> : <Waiting what="your dishes" />}
+        {shown?.mistaken.map(({ id, brief }) => (
+          <Alert key={id} severity="warning">
+            The brief of <Link to={`/dishes/${id}/brief`}>{brief.dish}</Link> has a mistake.
+          </Alert>
+        ))}
+        {shown ? <DishesForSeen dishes={shown.answer.dishes} records={shown.records} several={several} /> : <Waiting what="your dishes" />}
       </Paper>
-      <Paper component="section" aria-label="Ways to cook it" sx={{ p: 2 }}>
+      <Paper component="section" aria-label="Ways to cook it" sx={{ p: 2, gridColumn: { md: '2', lg: 'auto' } }}>
         <Typography variant="h2" gutterBottom>
-          Ways to cook it
+          Ways to cook {several ? 'them' : 'it'}
         </Typography>
-        {methods ? <MethodList rows={methods.value} /> : <Waiting what="the ways to cook it" />}
+        {shown ? <MethodList rows={shown.answer.methods} several={several} /> : <Waiting what="the ways to cook it" />}
       </Paper>
     </Box>
   )
+}
+
+export default function FishFirstPage() {
+  const { species = '' } = useParams()
+  return <FishFirst key={species} species={species} />
 }

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography'
 import type { BriefRecord, Method } from '@tender-gill/contract'
 import { METHOD_TABLE } from '@tender-gill/core'
 import { useMemo, useState } from 'react'
-import { Link } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { useBriefsQuery, usePricesQuery, useRemoveBriefMutation, useRestoreBriefMutation } from '../../api/api.ts'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import type { Leader } from '../../engine/engine.worker.ts'
@@ -145,6 +145,7 @@ function OnTheLists() {
 /** Two doors: from a dish to a fish, or from a fish to a dish. */
 export function HomePage() {
   const { data: records } = useBriefsQuery()
+  const navigate = useNavigate()
   return (
     <Box
       sx={{
@@ -171,7 +172,7 @@ export function HomePage() {
           I have this fish
         </Typography>
         <Typography gutterBottom>Seen one that looks good? See which of your dishes it does best, and how to cook it otherwise.</Typography>
-        <FishSearch label="Which fish?" to={(species) => `/fish/${encodeURIComponent(species)}`} />
+        <FishSearch label="Which fish?" onPick={(species) => void navigate(`/fish/${encodeURIComponent(species)}`)} />
         <OnTheLists />
       </Paper>
     </Box>

@@ -8,13 +8,13 @@ import Typography from '@mui/material/Typography'
 import type { HouseLeanings, TextureKey } from '@tender-gill/contract'
 import { TEXTURE_KEYS } from '@tender-gill/contract/vocabulary'
 import { ASK_LABEL } from '@tender-gill/core'
-import { useState } from 'react'
-import { toProblemDetails, useKitchenQuery, useLeaningsQuery, useSaveLeaningsMutation } from '../../api/api.ts'
+import { useKitchenQuery } from '../../api/api.ts'
 import { Waiting } from '../../shell/Waiting.tsx'
 import { INK } from '../../theme.ts'
 import { PullDots } from '../lineUp/PullDots.tsx'
 import { setAskLeaning, setLeaning } from './houseForm.ts'
 import { MoneyLeaning } from './MoneyLeaning.tsx'
+import { useLeanings, type Change } from './useLeanings.ts'
 
 interface SchoolProps {
   readonly label: string
@@ -85,7 +85,7 @@ function AskRow({
 
 interface SectionProps {
   readonly leanings: HouseLeanings
-  readonly onKeep: (leanings: HouseLeanings) => void
+  readonly onKeep: (change: Change) => void
 }
 const SECTION = { display: 'flex', flexWrap: 'wrap', columnGap: 3, rowGap: 2, mt: 2 } as const
 
@@ -100,7 +100,7 @@ function Schools({ leanings, onKeep }: SectionProps) {
           ['set', 'set: 63 °C in the middle, the guideline'],
           ['moist', 'moist: taken out sooner, with a caution'],
         ]}
-        onSet={(value) => onKeep(setLeaning(leanings, 'doneness', value === 'moist' ? 'moist' : undefined))}
+        onSet={(value) => onKeep((now) => setLeaning(now, 'doneness', value === 'moist' ? 'moist' : undefined))}
       />
       <School
         label="Wild or farmed"
@@ -111,18 +111,18 @@ function Schools({ leanings, onKeep }: SectionProps) {
           ['wild', 'wild first'],
           ['farmed', 'farmed first'],
         ]}
-        onSet={(value) => onKeep(setLeaning(leanings, 'origin', value === 'wild' || value === 'farmed' ? value : undefined))}
+        onSet={(value) => onKeep((now) => setLeaning(now, 'origin', value === 'wild' || value === 'farmed' ? value : undefined))}
       />
       <School
         label="Whole or cut"
         hint="Whole keeps better and gives bones for broth; cut saves labour."
         value={leanings.bought ?? 'any'}
         options={[
-          ['any', 'whichever a portion costs less as'],
+          ['any', 'whichever comes cheaper'],
           ['whole', 'whole, and cut here'],
           ['cut', 'cut by the merchant'],
         ]}
-        onSet={(value) => onKeep(setLeaning(leanings, 'bought', value === 'whole' || value === 'cut' ? value : undefined))}
+        onSet={(value) => onKeep((now) => setLeaning(now, 'bought', value === 'whole' || value === 'cut' ? value : undefined))}
       />
     </Box>
   )
@@ -138,7 +138,7 @@ function Money({ leanings, onKeep, currency }: SectionProps & { readonly currenc
         amount={usualPortionCost?.perPortion}
         currency={usualPortionCost?.currency ?? currency}
         onSet={(perPortion) =>
-          onKeep(setLeaning(leanings, 'usualPortionCost', perPortion === undefined ? undefined : { perPortion, currency }))
+          onKeep((now) => setLeaning(now, 'usualPortionCost', perPortion === undefined ? undefined : { perPortion, currency }))
         }
       />
       <MoneyLeaning
@@ -146,7 +146,7 @@ function Money({ leanings, onKeep, currency }: SectionProps & { readonly currenc
         hint="Taken off what a portion costs. Empty: the best is used and the rest is left."
         amount={trim?.perKg}
         currency={trim?.currency ?? currency}
-        onSet={(perKg) => onKeep(setLeaning(leanings, 'trim', perKg === undefined ? undefined : { perKg, currency }))}
+        onSet={(perKg) => onKeep((now) => setLeaning(now, 'trim', perKg === undefined ? undefined : { perKg, currency }))}
       />
     </Box>
   )
@@ -154,19 +154,9 @@ function Money({ leanings, onKeep, currency }: SectionProps & { readonly currenc
 
 /** How the house leans: where good cooks disagree, what it is used to pay, and what matters more or less here than elsewhere. */
 export default function HousePage() {
-  const { data } = useLeaningsQuery()
+  const { leanings, failure, onKeep } = useLeanings()
   const { data: kitchen } = useKitchenQuery()
-  const [save] = useSaveLeaningsMutation()
-  const [failure, setFailure] = useState<string>()
-  if (!data || !kitchen) return <Waiting what="the house" />
-  const keep = async (leanings: HouseLeanings) => {
-    const answer = await save({ revision: data.revision, input: { leanings } })
-    setFailure(
-      'error' in answer && answer.error ? (toProblemDetails(answer.error)?.detail ?? 'It could not be kept. Try again.') : undefined,
-    )
-  }
-  const { leanings } = data
-  const onKeep = (changed: HouseLeanings) => void keep(changed)
+  if (!leanings || !kitchen) return <Waiting what="the house" />
   return (
     <Paper component="section" aria-label="How the house leans" sx={{ p: { xs: 2, md: 3 }, mt: 1, maxWidth: 1120 }}>
       <Typography variant="h1" gutterBottom>
@@ -191,7 +181,7 @@ export default function HousePage() {
             key={trait}
             trait={trait}
             pull={leanings.asks?.[trait]?.pull}
-            onSet={(pull) => onKeep(setAskLeaning(leanings, trait, pull))}
+            onSet={(pull) => onKeep((now) => setAskLeaning(now, trait, pull))}
           />
         ))}
       </Box>

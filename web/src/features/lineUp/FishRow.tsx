@@ -31,8 +31,8 @@ interface Props {
   readonly nearest: string | null
 }
 
-const describeShares = ({ firstShare, passShare, tossUp }: RankedFish): string =>
-  `first in ${ofHundred(firstShare)} of 100${tossUp ? ', a toss-up' : ''}${passShare < 0.95 ? `, passes in ${ofHundred(passShare)}` : ''}`
+const describeShares = ({ firstShare, passShare }: RankedFish): string =>
+  `first in ${ofHundred(firstShare)} of 100${passShare < 0.95 ? `, passes in ${ofHundred(passShare)}` : ''}`
 
 /** Why the first stands first, in a sentence or two. */
 function summarise({ common, pointsLost, unknown, buyG, form }: RankedFish): string {
@@ -140,7 +140,7 @@ const NameCell = memo(
           {fish.species}
         </Typography>
         <Typography variant="body2" color="text.secondary">
-          {fish.offer}, {FORM_LABEL[fish.form]}
+          {fish.offer}; {FORM_LABEL[fish.form]}
         </Typography>
         {fish.cautions.length > 0 && (
           <Typography variant="body2" sx={{ color: 'warning.main', fontWeight: 700 }}>
@@ -210,7 +210,8 @@ export const FishRow = memo(function FishRow({
         py: 0.75,
         px: 1,
         borderTop: `1px solid ${INK.hairline}`,
-        borderLeft: `5px solid ${first ? INK.roe : 'transparent'}`,
+        // One bar down the side of all that stand level with the leader.
+        borderLeft: `5px solid ${first || (sharesReady && fish.tossUp) ? INK.roe : 'transparent'}`,
         bgcolor: open ? '#F1F7F7' : undefined,
         contain: 'layout paint',
       }}

@@ -11,7 +11,7 @@ import { Link } from 'react-router'
 import { memo, useCallback, useMemo, useState, type KeyboardEvent } from 'react'
 import { Waiting } from '../../shell/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
-import { INK } from '../../theme.ts'
+import { HEADING, INK } from '../../theme.ts'
 import { comparePath } from '../book/bookWords.ts'
 import { useDecide } from '../decisions/useDecide.ts'
 import { DishGate } from '../DishGate.tsx'
@@ -22,6 +22,7 @@ import { FishRow, ROW_COLUMNS } from './FishRow.tsx'
 import { LeftOut } from './LeftOut.tsx'
 import { useTurning } from './TurningList.tsx'
 import { useLineUp, useOffers } from './useLineUp.ts'
+import { describeVerdict, type Verdict } from './verdict.ts'
 
 const SHOWN_AT_FIRST = 8
 const STRIPS = 3
@@ -84,6 +85,22 @@ function DrawsNotice({ dish, draws, progress, left, leave }: Study & { readonly 
     </Box>
   )
 }
+
+/** The answer in one line; its room is kept while the shares are still being drawn, so that no row jumps. */
+const VerdictLine = ({ verdict }: { readonly verdict: Verdict | null }) => (
+  <Box sx={{ px: 1.5, pb: 1, minHeight: 52 }}>
+    {verdict && (
+      <>
+        <Typography component="p" sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: { xs: 18, md: 21 }, lineHeight: 1.2 }}>
+          {verdict.headline}
+        </Typography>
+        <Typography variant="body2" color="text.secondary">
+          {verdict.words}
+        </Typography>
+      </>
+    )}
+  </Box>
+)
 
 const LEAN_WORDS: Readonly<Record<HouseLean, string>> = {
   usualPortionCost: 'cost of a portion',
@@ -167,6 +184,7 @@ const Board = memo(function Board({ dish, lineUp, able, sharesReady, study, all,
           </Button>
         </Box>
       </Box>
+      {leader && <VerdictLine verdict={sharesReady && !study.left ? describeVerdict(ranked) : null} />}
       <div role="status" aria-label="Who stands first" style={visuallyHidden}>
         {sharesReady && leader ? `${leader.common} first; ${able} can do it` : ''}
       </div>

@@ -2,12 +2,11 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
-import type { BasedRange, SpeciesSheet } from '@tender-gill/contract'
+import type { BasedRange, MethodForSeen, SpeciesSheet } from '@tender-gill/contract'
 import { ASK_LABEL, DIFFERENCE_WORDS, FORM_LABEL, listSafetyNotes, type Relative } from '@tender-gill/core'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
-import type { MethodRow } from '../../engine/rankMethods.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { comparePath, fishPath, plain } from '../book/bookWords.ts'
 
@@ -34,7 +33,7 @@ const RULE = { borderTop: `1px solid ${INK.hairline}`, py: 0.4 } as const
 const GOOD = 80
 
 /** Ways of cooking by fit, as bars on one scale; below them what it cannot do and why. */
-export function GoodFor({ rows }: { readonly rows: readonly MethodRow[] }) {
+export function GoodFor({ rows }: { readonly rows: readonly MethodForSeen[] }) {
   const can = rows.filter(({ fit }) => fit !== null)
   const cannot = rows.filter(({ fit }) => fit === null)
   return (

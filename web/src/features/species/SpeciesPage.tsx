@@ -151,7 +151,7 @@ function SpeciesView({ sheet }: { readonly sheet: SpeciesSheet }) {
   const hand = useHouseHand(species)
   const [picked, setPicked] = useState<string>()
   const offer = sheet.offers.find(({ id }) => id === picked) ?? sheet.offers[0]
-  const methods = useAnswer(snapshot, species, (engine) => engine.methodsFor(species))
+  const methods = useAnswer(snapshot, species, async (engine) => (await engine.fishFirst([{ species }], []))?.answer.methods ?? [])
   const relatives = useAnswer(snapshot, offer?.id ?? null, (engine) => engine.relatives(offer?.id ?? ''))
   if (!offer) return null
   return (

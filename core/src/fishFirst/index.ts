@@ -1,0 +1,1 @@
+export { answerFishFirst } from './answerFishFirst.ts'

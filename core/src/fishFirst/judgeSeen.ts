@@ -1,0 +1,45 @@
+import type { Form, Gate, NormalisedBrief, ResolvedOffer } from '@tender-gill/contract'
+import { FORM_LABEL } from '../describe/index.ts'
+import { computeFit, explainPoints, type Scoring } from '../fit/index.ts'
+import { GATE_ORDER, describeGate, findGates } from '../gates/index.ts'
+import { byFit, judgeOffer, pickStanding, type Entry } from '../lineUp/index.ts'
+import { FORMAT_LABEL } from '../tables/formats.ts'
+import { findForms } from '../traits/index.ts'
+import type { Seen } from './readSeen.ts'
+
+const inOrder = (gates: readonly Gate[]): readonly Gate[] => [...gates].sort((a, b) => GATE_ORDER.indexOf(a) - GATE_ORDER.indexOf(b))
+
+/** An offer in the one form in which it lies there: what that form does not give is closed, whatever else it is sold as. */
+function judgeInForm(offer: ResolvedOffer, form: Form, brief: NormalisedBrief, scoring: Scoring): Entry {
+  const candidate = { offer, form }
+  const gates = findGates(candidate, brief, scoring)
+  const gives = findForms(offer, brief).includes(form)
+  return {
+    candidate,
+    fit: computeFit(candidate, brief, scoring),
+    gates: gives || gates.includes('form') ? gates : inOrder([...gates, 'form']),
+  }
+}
+
+/** Judges what a fish that was seen may be: in the form in which it lies there, or in the best where that was not said. */
+export const judgeSeen = ({ form }: Pick<Seen, 'form'>, offer: ResolvedOffer, brief: NormalisedBrief, scoring: Scoring): Entry =>
+  form === null ? judgeOffer(offer, brief, scoring) : judgeInForm(offer, form, brief, scoring)
+
+/**
+ * Of what a fish that was seen may be, the one that stands for it in the dish, as in a line-up; where none passes, the one with the fewest
+ * gates.
+ */
+export function pickSeen(entries: readonly Entry[], brief: NormalisedBrief, scoring: Scoring): Entry | undefined {
+  const passing = entries.filter(({ gates }) => gates.length === 0)
+  if (passing.length > 0) return [...pickStanding(passing, brief, scoring)].sort(byFit)[0]
+  return [...entries].sort((a, b) => a.gates.length - b.gates.length || byFit(a, b))[0]
+}
+
+/** What stands most against a fish: the gate that leaves it out, or what costs it the most points. */
+export function describeWorst({ candidate, fit, gates }: Entry, brief: NormalisedBrief): string {
+  const [gate] = gates
+  if (gate === undefined) return explainPoints(fit, brief)[0]?.sentence ?? 'Nothing it lacks.'
+  if (gate === 'form' && findForms(candidate.offer, brief).length > 0)
+    return `Bought as ${FORM_LABEL[candidate.form]} it gives no ${FORMAT_LABEL[brief.format]}.`
+  return describeGate(gate, candidate, brief)
+}

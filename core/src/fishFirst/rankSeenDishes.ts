@@ -1,0 +1,102 @@
+import type { Brief, DishForSeen, OfferSheet, Problem, ResolvedOffer, Result, SeenRow } from '@tender-gill/contract'
+import { computePortionCost, computeWeightToBuyG } from '../amounts/index.ts'
+import { createScoring, explainPoints, toTenth } from '../fit/index.ts'
+import { byFit, createBoard, groupBySpecies, judgeOffer, pickStanding, withFreezing, type Board, type Entry } from '../lineUp/index.ts'
+import { findCautions } from '../safety/index.ts'
+import { describeWorst, judgeSeen, pickSeen } from './judgeSeen.ts'
+import type { Seen } from './readSeen.ts'
+
+const toCent = (money: number) => Math.round(money * 100) / 100
+
+interface Laid {
+  readonly board: Board
+  /** For each fish that was seen, what it may be. */
+  readonly own: readonly (readonly Entry[])[]
+}
+
+/** The board with the fish that were seen beside it, judged by the same asks: what is scored may hang on their prices. */
+function layBeside(board: Board, seen: readonly Seen[]): Laid {
+  const { brief } = board
+  const dressed = seen.map(({ offers }): readonly ResolvedOffer[] => offers.map((offer) => withFreezing(offer, brief)))
+  const scoring = createScoring(brief, [...board.entries.map(({ candidate }) => candidate.offer), ...dressed.flat()])
+  const own = seen.map((fish, i) => (dressed[i] ?? []).map((offer) => judgeSeen(fish, offer, brief, scoring)))
+  if (scoring.asks.length === board.scoring.asks.length) return { board, own }
+  return {
+    board: { ...board, scoring, considered: board.considered.map(({ candidate }) => judgeOffer(candidate.offer, brief, scoring)) },
+    own,
+  }
+}
+
+/** The offer that stands for every other species, in standing order. */
+function listOthers({ considered, brief, scoring }: Board, seen: readonly Seen[]): readonly Entry[] {
+  const species = new Set(seen.map((fish) => fish.species))
+  const passing = considered.filter(({ gates, candidate }) => gates.length === 0 && !species.has(candidate.offer.species))
+  return [...groupBySpecies(pickStanding(passing, brief, scoring)).values()].flatMap((group) => [...group].sort(byFit).slice(0, 1))
+}
+
+/** Name of the offer in the book, under which a fish that was seen is judged. */
+const bookId = (id: string) => id.replace(/\.seen-\d+$/, '')
+
+function describeSeen(entry: Entry, at: number, totalG: number | null, { brief }: Board, others: readonly Entry[]): SeenRow {
+  const { candidate, fit, gates } = entry
+  const { offer, form } = candidate
+  const [gate] = gates
+  const cost = computePortionCost(offer, form, brief)
+  const buyG = computeWeightToBuyG(offer, form, brief).typical
+  return {
+    seen: at,
+    species: offer.species,
+    common: offer.common,
+    offerId: bookId(offer.id),
+    offer: offer.label,
+    form,
+    fit: gate ? null : toTenth(fit.fit),
+    place: gate ? null : others.filter((other) => byFit(other, entry) < 0).length + 1,
+    of: others.length + (gate ? 0 : 1),
+    pointsLost: [...explainPoints(fit, brief)],
+    gate: gate ?? null,
+    sentence: describeWorst(entry, brief),
+    cautions: [...findCautions(offer, brief)],
+    portionCost: cost ? { low: toCent(cost.low), typical: toCent(cost.typical), high: toCent(cost.high), currency: cost.currency } : null,
+    buyG: Math.round(buyG),
+    share: totalG === null ? null : Math.round((totalG / buyG) * 1000) / 1000,
+  }
+}
+
+const bestFirst = (a: SeenRow, b: SeenRow): number => (b.fit ?? -1) - (a.fit ?? -1) || a.seen - b.seen
+
+/** One dish: how each fish that was seen does it, and where it would stand among all that can. */
+function rankForDish(
+  brief: Brief,
+  at: number,
+  seen: readonly Seen[],
+  sheet: OfferSheet,
+  today: string,
+): Result<DishForSeen, readonly Problem[]> {
+  const laid = createBoard(brief, sheet, today)
+  if (!laid.ok) return { ok: false, error: laid.error.map(({ path, message }) => ({ path: `/dishes/${at}${path}`, message })) }
+  const { board, own } = layBeside(laid.value, seen)
+  const others = listOthers(board, seen)
+  const rows = own.flatMap((entries, i) => {
+    const entry = pickSeen(entries, board.brief, board.scoring)
+    return entry ? [describeSeen(entry, i, seen[i]?.totalG ?? null, board, others)] : []
+  })
+  return { ok: true, value: { dish: at, name: brief.dish, rows: rows.sort(bestFirst) } }
+}
+
+/** The dishes for fish that were seen, the one they do best first. @returns them, or every problem of every brief with its place */
+export function rankSeenDishes(
+  dishes: readonly Brief[],
+  seen: readonly Seen[],
+  sheet: OfferSheet,
+  today: string,
+): Result<readonly DishForSeen[], readonly Problem[]> {
+  const answers = dishes.map((brief, at) => rankForDish(brief, at, seen, sheet, today))
+  const problems = answers.flatMap((answer) => (answer.ok ? [] : answer.error))
+  if (problems.length > 0) return { ok: false, error: problems }
+  const best = ({ rows }: DishForSeen) => rows[0]?.fit ?? -1
+  return {
+    ok: true,
+    value: answers.flatMap((answer) => (answer.ok ? [answer.value] : [])).sort((a, b) => best(b) - best(a) || a.dish - b.dish),
+  }
+}

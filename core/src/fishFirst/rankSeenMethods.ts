@@ -1,0 +1,38 @@
+import type { Format, Method, MethodForSeen, OfferSheet } from '@tender-gill/contract'
+import { toTenth } from '../fit/index.ts'
+import { createBoard } from '../lineUp/index.ts'
+import { METHODS_IN_ORDER, METHOD_TABLE, createPlainBrief, usualFormats } from '../tables/methods.ts'
+import { describeWorst, judgeSeen, pickSeen } from './judgeSeen.ts'
+import type { Seen } from './readSeen.ts'
+
+/** One way of cooking in one cut, with the fish that suits it best. */
+function judge(method: Method, format: Format, seen: readonly Seen[], sheet: OfferSheet, today: string): MethodForSeen | undefined {
+  const offers = seen.flatMap((fish) => fish.offers.map((offer) => ({ ...offer, hidden: false })))
+  const board = createBoard(createPlainBrief(method, format), { ...sheet, offers }, today)
+  if (!board.ok) return undefined
+  const { brief, scoring } = board.value
+  const entries = seen.flatMap((fish) => fish.offers.map((offer) => judgeSeen(fish, { ...offer, hidden: false }, brief, scoring)))
+  const best = pickSeen(entries, brief, scoring)
+  if (!best) return undefined
+  const { offer } = best.candidate
+  return {
+    method,
+    label: METHOD_TABLE[method].label,
+    format,
+    seen: seen.findIndex(({ offers: own }) => own.some(({ id }) => id === offer.id)),
+    common: offer.common,
+    fit: best.gates.length > 0 ? null : toTenth(best.fit.fit),
+    sentence: describeWorst(best, brief),
+  }
+}
+
+/** The ways of cooking fish that were seen, best first: each in the cut and with the fish that suit it best; what none can do last. */
+export function rankSeenMethods(seen: readonly Seen[], sheet: OfferSheet, today: string): readonly MethodForSeen[] {
+  const byFit = (a: MethodForSeen, b: MethodForSeen) => (b.fit ?? -1) - (a.fit ?? -1)
+  return METHODS_IN_ORDER.flatMap((method) =>
+    usualFormats(method)
+      .flatMap((format) => judge(method, format, seen, sheet, today) ?? [])
+      .sort(byFit)
+      .slice(0, 1),
+  ).sort(byFit)
+}

@@ -1,0 +1,70 @@
+import { execFileSync } from 'node:child_process'
+import { fileURLToPath } from 'node:url'
+import { parseFishFirst, parsePotPlan, parseTurningPoints } from '@tender-gill/contract/validators'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { enterKitchen, startTestServer, type TestServer } from '../testing/testServer.ts'
+
+let server: TestServer
+let call: TestServer['call']
+beforeAll(async () => {
+  server = await startTestServer()
+  call = server.call
+})
+afterAll(() => server.close())
+
+const bin = fileURLToPath(new URL('../../../node_modules/.bin/tender-gill', import.meta.url))
+const brief = { dish: 'Stew', method: 'stew', format: 'chunk', covers: 6, date: '2026-06-13', market: {} }
+const post = (path: string, body: object) => call(path, { method: 'POST', body })
+
+const FACES = [
+  ['/api/turning-points', 'turning', brief, parseTurningPoints],
+  ['/api/turning-points', 'turning', { ...brief, winner: 'Gadus morhua' }, parseTurningPoints],
+  ['/api/pot', 'pot', { ...brief, places: 4 }, parsePotPlan],
+  [
+    '/api/fish-first',
+    'fish-first',
+    {
+      seen: [{ species: 'Zeus faber', form: 'whole', eachG: 900, price: { amount: 14, currency: 'EUR', unit: 'kg' } }],
+      dishes: [brief],
+      date: '2026-06-13',
+    },
+    parseFishFirst,
+  ],
+] as const
+
+describe('studies of a line-up', () => {
+  it.each(FACES)('%s answers as the command %s does, in the shape of the contract', async (path, verb, body, parse) => {
+    const overHttp = await post(path, body)
+    expect(overHttp.status).toBe(200)
+    expect(parse(overHttp.body)).toMatchObject({ ok: true })
+    const fromCommand = JSON.parse(execFileSync(bin, [verb], { input: JSON.stringify(body), encoding: 'utf8' }))
+    if ('snapshot' in fromCommand) expect(fromCommand.snapshot).toEqual(expect.any(String))
+    expect({ ...overHttp.body, snapshot: null }).toEqual({ ...fromCommand, snapshot: null })
+  })
+
+  it.each([
+    ['/api/turning-points', { ...brief, winner: 'Nemo nemo' }, '/winner'],
+    ['/api/turning-points', { ...brief, winers: 'Gadus morhua' }, '/winers'],
+    ['/api/pot', { ...brief, places: 6 }, '/places'],
+    ['/api/pot', { ...brief, covers: 0 }, '/covers'],
+    ['/api/fish-first', { seen: [] }, '/seen'],
+    ['/api/fish-first', { seen: [{ species: 'Nemo nemo' }] }, '/seen/0/species'],
+    ['/api/fish-first', { seen: [{ species: 'Zeus faber' }], dishes: [{ ...brief, dish: '' }] }, '/dishes/0/dish'],
+  ])('%s refuses at its place', async (path, body, place) => {
+    const { status, body: details } = await post(path, body)
+    expect(status).toBe(400)
+    expect(details.problems.map((problem: { path: string }) => problem.path)).toContain(place)
+  })
+
+  it('are asked with the kitchen’s prices and leanings where the brief brings no market', async () => {
+    const { market: _market, ...open } = brief
+    const dish = { ...open, budget: { perPortion: 4, currency: 'EUR' } }
+    const ours = (await post('/api/turning-points', dish)).body
+    expect(ours.notLookedAt).not.toContain('price')
+    const headers = await enterKitchen(call, 'larch-cottage')
+    await call('/api/leanings', { method: 'PUT', body: { leanings: { origin: 'farmed' } }, headers: { ...headers, 'If-Match': '"0"' } })
+    const seen = { seen: [{ species: 'Scophthalmus maximus' }], dishes: [open] }
+    const theirs = (await call('/api/fish-first', { method: 'POST', body: seen, headers })).body
+    expect(theirs.dishes[0].rows[0].offer).toContain('farmed')
+  })
+})

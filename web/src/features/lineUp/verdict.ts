@@ -1,0 +1,39 @@
+import type { RankedFish } from '@tender-gill/contract'
+import { ofHundred } from '../dishWords.ts'
+
+/** Who stands first and how surely, in one line. */
+export interface Verdict {
+  readonly headline: string
+  readonly words: string
+}
+
+const CLEAR = 0.75
+const join = (names: readonly string[]): string =>
+  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1] ?? ''}`
+const MOST_NAMED = 4
+
+/**
+ * The answer of a line-up in words: fish that no draw tells apart are named together, since their order says nothing.
+ * @returns null where nothing stands in line
+ */
+export function describeVerdict(ranked: readonly RankedFish[]): Verdict | null {
+  const [leader] = ranked
+  if (!leader) return null
+  const level = ranked.filter(({ tossUp }) => tossUp)
+  if (level.length > 1) {
+    const named = level.slice(0, MOST_NAMED).map(({ common }) => common)
+    const more = level.length - named.length
+    return {
+      headline: `A toss-up: ${more > 0 ? `${named.join(', ')} and ${more} more` : join(named)}`,
+      words: `First in ${level
+        .slice(0, MOST_NAMED)
+        .map(({ firstShare }) => ofHundred(firstShare))
+        .join(', ')} of 100 draws. Let price, or the look of it, decide.`,
+    }
+  }
+  const share = `first in ${ofHundred(leader.firstShare)} of 100 draws`
+  if (ranked.length === 1) return { headline: leader.common, words: 'The only one that can do it.' }
+  return leader.firstShare >= CLEAR
+    ? { headline: `${leader.common}, clearly`, words: `It stands ${share}.` }
+    : { headline: `${leader.common}, narrowly`, words: `It stands ${share}; the others share the rest.` }
+}
