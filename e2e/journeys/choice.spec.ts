@@ -44,7 +44,7 @@ test('three fish side by side for a dish: points that add up, and fit against co
     const lost = [...told.matchAll(/(\d[\d.]*)(?:,|\s*$)/g)].map((match) => Number(match[1]))
     expect(lost.reduce((sum, points) => sum + points, 0)).toBeCloseTo(Number(missing), 1)
   }
-  await expect(page.getByRole('img', { name: /^Fit against cost of a portion. Efficient: / })).toBeVisible()
+  await expect(page.getByRole('img', { name: /^Fit against cost of a portion and standing of the stock. Efficient: / })).toBeVisible()
 })
 
 test('a pot of several: as many places as asked, different fish, in the order they go in', async ({ page }) => {

@@ -6,7 +6,7 @@ import { styled } from '@mui/material/styles'
 import { visuallyHidden } from '@mui/utils'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import type { BandKey, NormalisedBrief, RankedFish, ResolvedOffer, SpeciesSheet } from '@tender-gill/contract'
+import type { BandKey, NormalisedBrief } from '@tender-gill/contract'
 import { ASK_LABEL, describeValue } from '@tender-gill/core'
 import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
@@ -20,6 +20,8 @@ import { HEADING, INK } from '../../theme.ts'
 import { MOST_COMPARED, fishPath } from '../book/bookWords.ts'
 import { readOffer } from '../species/TraitTable.tsx'
 import { compareTraits } from './compareTraits.ts'
+import { findStanding, pickColumns, type Column, type StandingOf } from './columns.ts'
+import { MarketRows } from './MarketRows.tsx'
 import { PointsCompared } from './PointsCompared.tsx'
 
 const WorthChart = lazy(() => import('./WorthChart.tsx').then((module) => ({ default: module.WorthChart })))
@@ -33,13 +35,8 @@ const Pick = styled('select')({
   background: INK.ice,
 })
 
-interface Column {
-  readonly sheet: SpeciesSheet
-  readonly offer: ResolvedOffer
-}
-
 /** How one fish does in the open dish, in a line. */
-function Standing({ row, left }: { readonly row: RankedFish | undefined; readonly left: string | undefined }) {
+function Standing({ row, left }: StandingOf) {
   if (row)
     return (
       <Typography>
@@ -49,10 +46,6 @@ function Standing({ row, left }: { readonly row: RankedFish | undefined; readonl
   return <Typography variant="body2">{left ?? ''}</Typography>
 }
 
-interface StandingOf {
-  readonly row?: RankedFish
-  readonly left?: string
-}
 interface TableProps {
   readonly columns: readonly Column[]
   readonly brief: NormalisedBrief | null
@@ -95,13 +88,18 @@ function CompareTable({ columns, brief, onPick, onDrop, standings }: TableProps)
                   </option>
                 ))}
               </Pick>
-              {brief && <Standing row={standings.get(sheet.species)?.row} left={standings.get(sheet.species)?.left} />}
+              {brief && <Standing {...standings.get(sheet.species)} />}
               <Button size="small" onClick={() => onDrop(sheet.species)} aria-label={`Leave ${sheet.common} out`}>
                 leave out
               </Button>
             </Box>
           ))}
         </Box>
+        <MarketRows
+          columns={columns.map(({ sheet, offer }) => ({ species: sheet.species, offer, row: standings.get(sheet.species)?.row }))}
+          brief={brief}
+          grid={grid}
+        />
         {traits.map(({ key, ask, matters }) => (
           <Box
             role="row"
@@ -150,7 +148,7 @@ export default function ComparePage() {
   const key = snapshot ? `${snapshot}|${names.join('|')}` : null
   const sheets = useAnswer(snapshot, key, (engine) => engine.sheets(names))
   const book = useAnswer(snapshot, snapshot ? `book|${snapshot}` : null, (engine) => engine.book())
-  const pooled = dish && names.length > 0 ? { ...dish.brief, pool: names } : null
+  const pooled = dish && names.length > 0 ? { ...dish.brief, pool: names, allOffers: true } : null
   const lineUp = useAnswer(
     snapshot,
     pooled && nameQuestion(pooled),
@@ -168,15 +166,9 @@ export default function ComparePage() {
       }),
   )
   if (!sheets || sheets.key !== key) return <Waiting what="the comparison" />
-  const columns = sheets.value.flatMap((sheet): Column[] => {
-    const offer = sheet.offers.find(({ id }) => id === picked[sheet.species]) ?? sheet.offers[0]
-    return offer ? [{ sheet, offer }] : []
-  })
   const answer = pooled && lineUp?.value.ok ? lineUp.value.value.lineUp : null
-  const standings = new Map<string, StandingOf>([
-    ...(answer?.leftOut ?? []).map((one) => [one.species, { left: one.sentence }] as const),
-    ...(answer?.ranked ?? []).map((one) => [one.species, { row: one }] as const),
-  ])
+  const columns = pickColumns(sheets.value, picked, answer)
+  const standings = new Map(columns.map(({ sheet, offer }) => [sheet.species, findStanding(offer, answer)]))
   const setFish = (next: readonly string[]) =>
     change((params) => {
       params.delete('fish')
@@ -240,13 +232,13 @@ export default function ComparePage() {
           <Typography variant="h2" gutterBottom>
             Where the points go
           </Typography>
-          <PointsCompared rows={answer.ranked} />
+          <PointsCompared rows={answer.ranked.filter(({ offerId }) => columns.some(({ offer }) => offer.id === offerId))} />
         </Box>
       )}
       {dish && whole?.value.ok && (
         <Box component="section" aria-label="Fit against cost" sx={{ mt: 3 }}>
           <Typography variant="h2" gutterBottom>
-            Fit against cost, all who can do it
+            Fit against cost and stock, all who can do it
           </Typography>
           <Suspense fallback={<Waiting what="the chart" />}>
             <WorthChart ranked={whole.value.value.lineUp.ranked} marked={names} currency={kitchen?.currency ?? 'EUR'} />

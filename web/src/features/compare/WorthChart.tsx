@@ -16,6 +16,33 @@ const toPoint = ({ species, common, fit, portionCost, standings }: RankedFish): 
     ? { species, common, fit, cost: portionCost.typical, stock: standings.find(({ trait }) => trait === 'stock')?.typical ?? null }
     : undefined
 
+interface DotProps {
+  readonly fill: string
+  /** Marked: one of those set side by side. */
+  readonly ring?: boolean
+  readonly cx?: number
+  readonly cy?: number
+  readonly payload?: Point
+}
+
+/** Radius of a dot by the standing of its stock, 0..100; of middling size where no evidence is kept. */
+export const dotRadius = (stock: number | null): number => (stock === null ? 5 : 3 + (5 * Math.min(100, Math.max(0, stock))) / 100)
+
+/** A fish of the chart: its size tells the stock, hollow where nothing is known of it. */
+function StockDot({ fill, ring = false, cx = 0, cy = 0, payload }: DotProps) {
+  const stock = payload?.stock ?? null
+  return (
+    <circle
+      cx={cx}
+      cy={cy}
+      r={dotRadius(stock)}
+      fill={stock === null ? INK.ice : fill}
+      stroke={ring ? INK.roe : stock === null ? fill : INK.squid}
+      strokeWidth={ring ? 4 : 1.6}
+    />
+  )
+}
+
 interface Props {
   readonly ranked: readonly RankedFish[]
   readonly marked: readonly string[]
@@ -33,13 +60,17 @@ export function WorthChart({ ranked, marked, currency }: Props) {
     )
   const efficient = findEfficient(points)
   const others = points.filter((point) => !efficient.includes(point))
+  const least = Math.max(0, Math.floor(Math.min(...points.map(({ fit }) => fit)) / 10) * 10 - 5)
   const money = (cost: number) => formatMoney(cost, currency)
-  const words = efficient.map(({ common, fit, cost }) => `${common}, fit ${fit.toFixed(1)} at ${money(cost)}`)
+  const words = efficient.map(
+    ({ common, fit, cost, stock }) =>
+      `${common}, fit ${fit.toFixed(1)} at ${money(cost)}${stock === null ? '' : `, stock ${stock.toFixed(0)}`}`,
+  )
   return (
     <Box>
       <Box
         role="img"
-        aria-label={`Fit against cost of a portion. Efficient: ${words.join('; ')}.`}
+        aria-label={`Fit against cost of a portion and standing of the stock. Efficient: ${words.join('; ')}.`}
         sx={{ height: 320, overflow: 'hidden' }}
       >
         <ResponsiveContainer width="100%" height="100%">
@@ -56,8 +87,8 @@ export function WorthChart({ ranked, marked, currency }: Props) {
             <YAxis
               type="number"
               dataKey="fit"
-              domain={[(least: number) => Math.max(0, Math.floor(least / 10) * 10 - 5), 105]}
-              ticks={[0, 10, 20, 30, 40, 50, 60, 70, 80, 90, 100]}
+              domain={[least, 105]}
+              ticks={[0, 10, 20, 30, 40, 50, 60, 70, 80, 90, 100].filter((tick) => tick >= least)}
               label={{ value: 'fit', angle: -90, position: 'insideLeft', fill: INK.slate }}
               stroke={INK.slate}
             />
@@ -79,14 +110,13 @@ export function WorthChart({ ranked, marked, currency }: Props) {
               legendType="none"
               tooltipType="none"
             />
-            <Scatter data={[...others]} fill={INK.ice} stroke={INK.slate} isAnimationActive={false} />
+            <Scatter data={[...others]} shape={<StockDot fill={INK.slate} />} isAnimationActive={false} />
             {(['top', 'bottom'] as const).map((position, parity) => (
               // Neighbours on the line are named above and below it in turn, so that names do not run into each other.
               <Scatter
                 key={position}
                 data={efficient.filter((_, i) => (efficient.length - 1 - i) % 2 === parity)}
-                fill={INK.kelp}
-                stroke={INK.squid}
+                shape={<StockDot fill={INK.kelp} />}
                 isAnimationActive={false}
               >
                 <LabelList dataKey="common" position={position} offset={10} fill={INK.squid} fontSize={13} />
@@ -94,9 +124,7 @@ export function WorthChart({ ranked, marked, currency }: Props) {
             ))}
             <Scatter
               data={points.filter(({ species }) => marked.includes(species))}
-              fill={INK.roe}
-              stroke={INK.squid}
-              strokeWidth={2}
+              shape={<StockDot fill={INK.roe} ring />}
               isAnimationActive={false}
             />
           </ComposedChart>
@@ -105,7 +133,9 @@ export function WorthChart({ ranked, marked, currency }: Props) {
       <Typography variant="body2">
         Efficient, joined by the line: {words.join('; ')}. For any other fish one of these is at least as good and no dearer. Roe marks
         those set side by side.
-        {points.every(({ stock }) => stock === null) && ' No evidence is kept on the stocks yet, so they do not count here.'}
+        {points.every(({ stock }) => stock === null)
+          ? ' Every dot is hollow: no evidence is kept on these stocks, so they do not count here.'
+          : ' The larger a dot, the better its stock stands; a hollow one has no evidence kept, and its stock does not count.'}
       </Typography>
     </Box>
   )

@@ -79,11 +79,17 @@ const MORE: readonly BandKey[] = [...TEXTURE_KEYS.filter((key) => key !== 'bindi
 export const Docket = memo(function Docket({ dish, brief, onLive }: Props) {
   const narrow = useMediaQuery('(max-width: 900px)')
   const [open, setOpen] = useState(false)
+  // On a phone the docket folds to one line of chips, that slides under the thumb.
+  const folded = narrow && !open
   const asks = listAsks(brief)
   const diners = listDiners(dish.brief.diners)
   const addable = MORE.filter((key) => !brief.asks[key])
   return (
-    <Paper component="section" aria-label="Docket" sx={{ p: 2, overflow: 'auto', maxHeight: { md: 'calc(100vh - 130px)' } }}>
+    <Paper
+      component="section"
+      aria-label="Docket"
+      sx={{ p: 2, pb: { xs: 0.5, md: 2 }, overflow: 'auto', maxHeight: { md: 'calc(100vh - 130px)' } }}
+    >
       <Typography variant="h2" component="h1">
         {dish.brief.dish}
       </Typography>
@@ -91,12 +97,21 @@ export const Docket = memo(function Docket({ dish, brief, onLive }: Props) {
       <Typography color="text.secondary" gutterBottom>
         {describeServing(dish.brief)} · <Link to={`/dishes/${dish.id}/brief`}>change</Link>
       </Typography>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mb: 1 }}>
+      <Box
+        {...(folded ? { tabIndex: 0, role: 'group', 'aria-label': 'What it asks, in short' } : {})}
+        sx={{
+          display: 'flex',
+          flexWrap: folded ? 'nowrap' : 'wrap',
+          overflowX: 'auto',
+          scrollbarWidth: 'none',
+          gap: 0.5,
+          mb: folded ? 0.5 : 1,
+        }}
+      >
         {diners.map((label) => (
           <Chip key={label} label={label} size="small" variant="outlined" />
         ))}
-        {narrow &&
-          !open &&
+        {folded &&
           asks
             .filter(([, ask]) => ask.pull >= 3)
             .map(([key, ask]) => <Chip key={key} size="small" label={`${ASK_LABEL[key]}: ${describeBand(key, ask.from, ask.to)}`} />)}
