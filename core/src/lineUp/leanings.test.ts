@@ -5,7 +5,8 @@ import { describe, expect, it } from 'vitest'
 import { findRawRefusal, hasVulnerable, isServedRaw } from '../safety/index.ts'
 import { briefArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, buildBrief, buildOffer, buildSheet, exactly, must } from '../testing/builders.ts'
-import { createField, findFirst } from '../turning/runners.ts'
+import { findFirst } from '../turning/findFirst.ts'
+import { createField } from '../turning/runners.ts'
 import { createBoard, rankLineUp } from './index.ts'
 
 const book = createOfferSheet(TODAY)

@@ -1,4 +1,5 @@
-import { findFirst, type Field, type Move, type Runner } from './runners.ts'
+import { findFirst } from './findFirst.ts'
+import { type Field, type Move, type Runner } from './runners.ts'
 
 export const PULL_MOST = 5
 /** A pull of exactly nothing would stop the ask from being scored at all. */

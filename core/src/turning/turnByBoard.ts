@@ -3,7 +3,8 @@ import { createBoard, type Board } from '../lineUp/index.ts'
 import { FORMAT_LABEL } from '../tables/formats.ts'
 import { usualFormats } from '../tables/methods.ts'
 import type { Wanted } from './nearest.ts'
-import { createField, findFirst, type Runner } from './runners.ts'
+import { findFirst } from './findFirst.ts'
+import { createField, type Runner } from './runners.ts'
 
 const MONTHS = [
   'January',

@@ -15,18 +15,23 @@ export function turnByEdge(field: Field, wanted: Wanted, at: number, end: 'from'
   if (nowValue === null) return undefined
   const now = toAxis(key, nowValue)
   const isBound = moveBand(ask, end, nowValue).must !== ask.must
-  const view = (runner: Runner) => {
+  const seen = new Map<Runner, EdgeView | undefined>()
+  // The miss on the other side of the band does not move with this edge: it is part of the rest of those it concerns.
+  const look = (runner: Runner): EdgeView | undefined => {
     const value = runner.values[at]
     const share = runner.shares[at]
-    return value && share ? toEdgeRunner(key, value, withoutShare(runner.total, ask.pull, share)) : undefined
+    const view = value && share ? toEdgeRunner(key, value, withoutShare(runner.total, ask.pull, share)) : undefined
+    return view && withOtherSide(view, runner, at, field, end)
   }
-  // The miss on the other side of the band does not move with this edge: it is part of the rest of those it concerns.
+  const view = (runner: Runner): EdgeView | undefined => {
+    if (!seen.has(runner)) seen.set(runner, look(runner))
+    return seen.get(runner)
+  }
   const places: number[] = []
   for (const [a, b] of pairs(field, wanted, (runner) => (isBound ? lacksOnly(runner, key) : runner.gates.length === 0))) {
     const left = view(a)
     const right = view(b)
-    if (left && right)
-      places.push(...edgeRoots(withOtherSide(left, a, at, field, end), withOtherSide(right, b, at, field, end), key, end, ask.pull))
+    if (left && right) places.push(...edgeRoots(left, right, key, end, ask.pull))
     else if (left ?? right) places.push(...looseRoots(left ?? right, left ? b : a, at, key, end, ask.pull))
   }
   const least = toAxis(key, Math.max(AXES[key].min, key === 'weight' || AXES[key].scale === 'ln' ? 1e-3 : 0))

@@ -36,7 +36,8 @@ function priceFactors(runner: Runner, others: readonly Runner[], { brief, asks }
 export function turnByPrice(field: Field, wanted: Wanted, species: string): Turn | undefined {
   const own = field.runners.filter((runner) => runner.species === species && runner.cost && lacksOnly(runner, 'portionCost'))
   const others = field.runners.filter((runner) => runner.species !== species && runner.gates.length === 0)
-  const rivals = others.filter((runner) => wanted.challengers(runner) || wanted.defenders(runner))
+  // A price moves its own fish alone: it matters where that fish meets those it has to beat, or those that would beat it.
+  const rivals = others.filter(own.some(wanted.challengers) ? wanted.defenders : wanted.challengers)
   const places = own
     .flatMap((runner) => priceFactors(runner, rivals, field))
     .filter((factor) => factor > 1 / PRICE_MOST && factor < PRICE_MOST)

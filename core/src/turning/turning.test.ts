@@ -8,7 +8,8 @@ import { createBoard, rankLineUp } from '../lineUp/index.ts'
 import { briefArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, must } from '../testing/builders.ts'
 import { findTurningPoints } from './index.ts'
-import { createField, findFirst } from './runners.ts'
+import { findFirst } from './findFirst.ts'
+import { createField } from './runners.ts'
 
 const book = createOfferSheet(TODAY)
 const price = (species: string, perKg: number, form = 'fillet-skinless' as const) => ({

@@ -7,11 +7,12 @@ import {
   parseStandInsRequest,
   parseTurningRequest,
 } from '@tender-gill/contract/validators'
-import { answerFishFirst, answerPot, answerTurning, findStandIns, rankLineUp } from '@tender-gill/core'
+import { answerFishFirst, answerPot, createBoard, findStandIns, stepBoard, stepTurningPoints } from '@tender-gill/core'
 import { createBareSheet, createKitchenSheet, type HouseBooks } from '../book/houseBook.ts'
 import { RequestFailure } from '../http/errors.ts'
 import { unwrap } from '../http/parseInput.ts'
 import { kitchenOf } from '../kitchens/currentKitchen.ts'
+import { answerInSlices } from './runInSlices.ts'
 import type { RecordRepository } from '../records/recordRepository.ts'
 
 const ISO_DATE = /^\d{4}-\d{2}-\d{2}$/
@@ -28,15 +29,18 @@ export function createAnswerRoutes(prices: RecordRepository<PriceInput, PriceRec
   }
   router.post('/line-up', async (req, res) => {
     const brief = unwrap(parseBrief(req.body))
-    res.json(unwrap(rankLineUp(brief, await sheetFor(brief, res), { today: kitchenOf(res).today })))
+    const sheet = await sheetFor(brief, res)
+    const board = unwrap(createBoard(brief, sheet, kitchenOf(res).today))
+    await answerInSlices(stepBoard(board, sheet, {}), res, (lineUp) => res.json(lineUp))
   })
   router.post('/stand-ins', async (req, res) => {
     const request = unwrap(parseStandInsRequest(req.body))
     res.json(unwrap(findStandIns(request, await sheetFor(request, res), { today: kitchenOf(res).today })))
   })
   router.post('/turning-points', async (req, res) => {
-    const request = unwrap(parseTurningRequest(req.body))
-    res.json(unwrap(answerTurning(request, await sheetFor(request, res), { today: kitchenOf(res).today })))
+    const { winner, ...brief } = unwrap(parseTurningRequest(req.body))
+    const options = { today: kitchenOf(res).today, ...(winner === undefined ? {} : { winner }) }
+    await answerInSlices(stepTurningPoints(brief, await sheetFor(brief, res), options), res, (points) => res.json(unwrap(points)))
   })
   router.post('/pot', async (req, res) => {
     const request = unwrap(parsePotRequest(req.body))

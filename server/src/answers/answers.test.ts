@@ -2,6 +2,7 @@ import { execFileSync } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 import { parseFishFirst, parsePotPlan, parseTurningPoints } from '@tender-gill/contract/validators'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { GoneAway, runInSlices } from './runInSlices.ts'
 import { enterKitchen, startTestServer, type TestServer } from '../testing/testServer.ts'
 
 let server: TestServer
@@ -66,5 +67,49 @@ describe('studies of a line-up', () => {
     const seen = { seen: [{ species: 'Scophthalmus maximus' }], dishes: [open] }
     const theirs = (await call('/api/fish-first', { method: 'POST', body: seen, headers })).body
     expect(theirs.dishes[0].rows[0].offer).toContain('farmed')
+  })
+})
+
+describe('a long study', () => {
+  const work = { ...brief, draws: 20_000 }
+
+  it('lets other questions be answered meanwhile', async () => {
+    const order: string[] = []
+    const long = post('/api/line-up', work).then(() => order.push('study'))
+    await new Promise((resolve) => setTimeout(resolve, 50))
+    await call('/api/kitchen').then(() => order.push('other'))
+    await long
+    expect(order).toEqual(['other', 'study'])
+  })
+
+  it('ends when the one who asked goes away', async () => {
+    const gone = new AbortController()
+    const asked = fetch(`${server.address}/api/line-up`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(work),
+      signal: gone.signal,
+    })
+    setTimeout(() => gone.abort(), 60)
+    await expect(asked).rejects.toThrow()
+    expect((await call('/api/health')).status).toBe(200)
+  })
+
+  it('stops between two slices once nobody listens', async () => {
+    let steps = 0
+    function* endless(): Generator<number, never> {
+      for (;;) {
+        const until = performance.now() + 10
+        while (performance.now() < until);
+        yield (steps += 1)
+      }
+    }
+    let close: () => void = () => undefined
+    const study = runInSlices(endless(), { on: ((_event: string, listener: () => void) => (close = listener)) as never })
+    setTimeout(() => close(), 30)
+    await expect(study).rejects.toBeInstanceOf(GoneAway)
+    const atEnd = steps
+    await new Promise((resolve) => setTimeout(resolve, 30))
+    expect(steps).toBe(atEnd)
   })
 })

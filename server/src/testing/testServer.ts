@@ -55,6 +55,8 @@ export async function startTestServer({
   await seedDemo(db, NOW)
   const app = createApp({ db, log: pino({ level: 'silent' }), now: () => NOW, cookieSecret: 'test', webFolder, writesPerMinute })
   const server = app.listen(0, '127.0.0.1')
+  // A test that waits for a command keeps this process from its sockets: they must not be closed meanwhile for standing idle.
+  server.keepAliveTimeout = 600_000
   await new Promise((resolve) => server.once('listening', resolve))
   const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
   const call = async (path: string, { method = 'GET', body, raw, headers = {} }: CallOptions = {}): Promise<Answer> => {
