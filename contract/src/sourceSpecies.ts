@@ -42,6 +42,13 @@ const Yields = Type.Unsafe<Partial<Record<Form, number>>>({
   properties: Object.fromEntries(FORMS.map((form) => [form, { type: 'number', minimum: 0.05, maximum: 1 }])),
   additionalProperties: false,
 })
+const BoneTriples = closed({
+  whole: Type.Optional(scale),
+  steak: Type.Optional(scale),
+  fillet: Type.Optional(scale),
+  pinned: Type.Optional(scale),
+  mince: Type.Optional(scale),
+})
 const Colour = closed({ raw: oneOf(RAW_COLOURS), cooked: oneOf(COOKED_COLOURS) })
 
 /** One offer as a cook writes it: what differs from the species. */
@@ -53,6 +60,7 @@ export const SourceOffer = closed({
   water: Type.Optional(oneOf(REARING_WATERS)),
   parasites: oneOf(PARASITE_CLASSES),
   flesh: Type.Optional(FleshPatch),
+  bones: Type.Optional(BoneTriples),
   weightG: Type.Optional(triple(1, 600_000)),
   depthMm: Type.Optional(triple(2, 150)),
   forms: Type.Optional(Type.Array(oneOf(FORMS))),

@@ -43,11 +43,13 @@ function expandFlesh(source: OfferSource): Record<FleshKey, BasedRange> {
   return Object.fromEntries(entries) as Record<FleshKey, BasedRange>
 }
 
-function expandBones({ species, shipped }: OfferSource): Record<BoneCut, BasedRange | null> {
+function expandBones(source: OfferSource): Record<BoneCut, BasedRange | null> {
+  const { species, shipped, offer } = source
   const { bones, pinBones = 'drawn' } = species
+  const shippedOffer = findShipped(source)
   const cut = (key: keyof SourceSpecies['bones'], fallback?: Triple): BasedRange | null => {
-    const triple = bones[key] ?? fallback
-    return triple ? baseRange(triple, shipped?.bones[key] ?? (shipped ? fallback : undefined)) : null
+    const triple = offer.bones?.[key] ?? bones[key] ?? fallback
+    return triple ? baseRange(triple, shippedOffer?.bones?.[key] ?? shipped?.bones[key] ?? (shipped ? fallback : undefined)) : null
   }
   return {
     whole: cut('whole'),

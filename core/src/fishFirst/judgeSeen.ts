@@ -2,7 +2,7 @@ import type { Form, Gate, NormalisedBrief, ResolvedOffer } from '@tender-gill/co
 import { FORM_LABEL } from '../describe/index.ts'
 import { computeFit, explainPoints, type Scoring } from '../fit/index.ts'
 import { GATE_ORDER, describeGate, findGates } from '../gates/index.ts'
-import { byFit, judgeOffer, pickStanding, type Entry } from '../lineUp/index.ts'
+import { byFit, judgeOffer, pickForSpecies, pickStanding, type Entry } from '../lineUp/index.ts'
 import { FORMAT_LABEL } from '../tables/formats.ts'
 import { findForms } from '../traits/index.ts'
 import type { Seen } from './readSeen.ts'
@@ -31,7 +31,7 @@ export const judgeSeen = ({ form }: Pick<Seen, 'form'>, offer: ResolvedOffer, br
  */
 export function pickSeen(entries: readonly Entry[], brief: NormalisedBrief, scoring: Scoring): Entry | undefined {
   const passing = entries.filter(({ gates }) => gates.length === 0)
-  if (passing.length > 0) return [...pickStanding(passing, brief, scoring)].sort(byFit)[0]
+  if (passing.length > 0) return pickForSpecies(pickStanding(passing, brief, scoring), brief)[0]
   return [...entries].sort((a, b) => a.gates.length - b.gates.length || byFit(a, b))[0]
 }
 

@@ -1,7 +1,17 @@
 import type { Brief, DishForSeen, OfferSheet, Problem, ResolvedOffer, Result, SeenRow } from '@tender-gill/contract'
 import { computePortionCost, computeWeightToBuyG } from '../amounts/index.ts'
 import { createScoring, explainPoints, toTenth } from '../fit/index.ts'
-import { byFit, createBoard, groupBySpecies, judgeOffer, pickStanding, withFreezing, type Board, type Entry } from '../lineUp/index.ts'
+import {
+  byFit,
+  createBoard,
+  groupBySpecies,
+  judgeOffer,
+  pickForSpecies,
+  pickStanding,
+  withFreezing,
+  type Board,
+  type Entry,
+} from '../lineUp/index.ts'
 import { findCautions } from '../safety/index.ts'
 import { describeWorst, judgeSeen, pickSeen } from './judgeSeen.ts'
 import type { Seen } from './readSeen.ts'
@@ -31,7 +41,7 @@ function layBeside(board: Board, seen: readonly Seen[]): Laid {
 function listOthers({ considered, brief, scoring }: Board, seen: readonly Seen[]): readonly Entry[] {
   const species = new Set(seen.map((fish) => fish.species))
   const passing = considered.filter(({ gates, candidate }) => gates.length === 0 && !species.has(candidate.offer.species))
-  return [...groupBySpecies(pickStanding(passing, brief, scoring)).values()].flatMap((group) => [...group].sort(byFit).slice(0, 1))
+  return [...groupBySpecies(pickStanding(passing, brief, scoring)).values()].flatMap((group) => pickForSpecies(group, brief))
 }
 
 /** Name of the offer in the book, under which a fish that was seen is judged. */

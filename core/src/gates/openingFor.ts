@@ -29,6 +29,8 @@ function widen(field: 'origin' | 'state', { offer }: Candidate, brief: Normalise
 }
 
 function openForm({ offer }: Candidate, brief: NormalisedBrief): GateOpening | undefined {
+  if (brief.skin === 'crisp' && findForms(offer, { ...brief, skin: 'any' }).length > 0)
+    return one('/skin', 'any', 'the skin need not be eaten')
   const format = usualFormats(brief.method).find((usual) => findForms(offer, { ...brief, format: usual }).length > 0)
   return format ? one('/format', format, `the dish takes ${FORMAT_LABEL[format]}`) : undefined
 }

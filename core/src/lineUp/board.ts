@@ -1,9 +1,10 @@
-import type { Brief, Gate, NormalisedBrief, OfferSheet, Problem, ResolvedOffer, Result } from '@tender-gill/contract'
+import type { Brief, Gate, NormalisedBrief, OfferSheet, Problem, Part, ResolvedOffer, Result } from '@tender-gill/contract'
 import { createFindSpecies, normaliseBrief, type FindSpecies, type NormaliseOptions } from '../brief/index.ts'
 import { computePortionCost, findPrice } from '../amounts/index.ts'
 import { computeFit, createScoring, type Fit, type Scoring } from '../fit/index.ts'
 import { findGates, findStructuralGates } from '../gates/index.ts'
 import { applyMarket } from '../market/index.ts'
+import { METHOD_TABLE } from '../tables/methods.ts'
 import { findForms, type Candidate } from '../traits/index.ts'
 import { asksCost, computePrecedence, keepHighest } from './standing.ts'
 
@@ -115,6 +116,20 @@ export const byFit = (a: Entry, b: Entry): number =>
   a.fit.missSum - b.fit.missSum ||
   a.fit.rangeMissSum - b.fit.rangeMissSum ||
   (a.candidate.offer.id < b.candidate.offer.id ? -1 : 1)
+
+const EVEN_PARTS: readonly Part[] = ['body', 'loin']
+/** Parts that suit the method come first, then the even middle of the fish, then the rest. */
+function rankPart(part: Part, { method }: NormalisedBrief): number {
+  const first = METHOD_TABLE[method].parts?.first ?? []
+  if (first.includes(part)) return first.indexOf(part)
+  return EVEN_PARTS.includes(part) ? 10 : 11
+}
+
+/** Of one species' passing entries the one that stands for it: the best fit, then the part the method asks for, then as in the standing order. */
+export function pickForSpecies(group: readonly Entry[], brief: NormalisedBrief): readonly Entry[] {
+  const partOf = ({ candidate }: Entry) => rankPart(candidate.offer.part, brief)
+  return [...group].sort((a, b) => b.fit.fit - a.fit.fit || partOf(a) - partOf(b) || byFit(a, b)).slice(0, 1)
+}
 
 /** The passing entries that may stand for their species. */
 export function pickStanding(passing: readonly Entry[], brief: NormalisedBrief, scoring: Scoring): readonly Entry[] {

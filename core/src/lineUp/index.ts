@@ -1,4 +1,15 @@
-export { byFit, createBoard, judgeForms, groupBySpecies, judgeOffer, pickStanding, withFreezing, type Board, type Entry } from './board.ts'
+export {
+  byFit,
+  createBoard,
+  judgeForms,
+  groupBySpecies,
+  judgeOffer,
+  pickForSpecies,
+  pickStanding,
+  withFreezing,
+  type Board,
+  type Entry,
+} from './board.ts'
 export { asksCost, computePrecedence, keepHighest } from './standing.ts'
 export { listLeftOut } from './listLeftOut.ts'
 export { rankBoard, rankLineUp, stepBoard, type LineUpOptions } from './rankLineUp.ts'

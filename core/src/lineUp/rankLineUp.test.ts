@@ -155,7 +155,7 @@ describe('laws of the line-up', () => {
           ).toContain(species)
         }
       }),
-      { seed: 20_261_132, numRuns: 25 },
+      { seed: 20_261_132, numRuns: 40 },
     )
     expect(opened).toBeGreaterThan(40)
   })
@@ -238,5 +238,36 @@ describe('rankLineUp', () => {
       '/unavailable/0',
       '/offers/Nix nix',
     ])
+  })
+})
+
+describe('the part of a fish that stands for it', () => {
+  const kind = (part: 'body' | 'tail' | 'belly', flesh = {}) => buildOffer('Piscis unus', { part, flesh })
+  const partOf = (method: 'mince' | 'poach', offers: readonly ReturnType<typeof kind>[]) =>
+    must(run({ dish: 'Parts', method, format: method === 'mince' ? 'mince' : 'portion' }, buildSheet(...offers), { shares: false }))
+      .ranked[0]?.offerId.split('.')
+      .pop()
+
+  it('is the even middle where all do equally well, and the tail for mince, which asks nothing that a tail lacks', () => {
+    for (const offers of [
+      [kind('tail'), kind('body'), kind('belly')],
+      [kind('belly'), kind('body'), kind('tail')],
+    ]) {
+      expect(partOf('poach', offers)).toBe('body')
+      expect(partOf('mince', offers)).toBe('tail')
+    }
+  })
+
+  it('is the better one where they are not equal, whatever the method prefers', () => {
+    expect(partOf('mince', [kind('tail', { binding: 3 }), kind('body')])).toBe('body')
+  })
+
+  it('is no fillet with its skin on where none is sold so', () => {
+    const shelled = buildOffer('Mollusca una', { forms: [{ form: 'whole', yieldOfWhole: { low: 1, typical: 1, high: 1 } }] })
+    const { ranked, leftOut } = must(
+      run({ dish: 'Skin', method: 'pan-sear', format: 'fillet-skin-on' }, buildSheet(shelled, kind('body')), { shares: false }),
+    )
+    expect(ranked.map(({ species }) => species)).toEqual(['Piscis unus'])
+    expect(leftOut[0]).toMatchObject({ species: 'Mollusca una', gate: 'form' })
   })
 })

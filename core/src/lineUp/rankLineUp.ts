@@ -7,7 +7,7 @@ import { findCautions } from '../safety/index.ts'
 import { ASK_ORDER } from '../tables/askOrder.ts'
 import { DRAWS, ENGINE_VERSION } from '../tables/constants.ts'
 import { findPrice } from '../amounts/index.ts'
-import { byFit, createBoard, groupBySpecies, pickStanding, type Board, type Entry } from './board.ts'
+import { byFit, createBoard, groupBySpecies, pickForSpecies, pickStanding, type Board, type Entry } from './board.ts'
 import { listLeftOut } from './listLeftOut.ts'
 
 export interface LineUpOptions {
@@ -70,7 +70,7 @@ function describeRow(entry: Entry, board: Board, shares: RankShares | undefined,
 function pickRows({ brief, scoring, considered }: Board): { readonly standing: readonly Entry[]; readonly rows: readonly Entry[] } {
   const passing = considered.filter(({ gates }) => gates.length === 0)
   const standing = pickStanding(passing, brief, scoring)
-  const rows = brief.allOffers ? passing : [...groupBySpecies(standing).values()].flatMap((group) => [...group].sort(byFit).slice(0, 1))
+  const rows = brief.allOffers ? passing : [...groupBySpecies(standing).values()].flatMap((group) => pickForSpecies(group, brief))
   return { standing, rows: [...rows].sort(byFit) }
 }
 

@@ -13,7 +13,7 @@ import type {
 } from '@tender-gill/contract'
 import { computeWeightToBuyG } from '../amounts/index.ts'
 import { computeFit, createScoring, explainPoints, toTenth } from '../fit/index.ts'
-import { byFit, createBoard, groupBySpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
+import { createBoard, groupBySpecies, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
 import { computeKinship } from '../relatives/index.ts'
 import { findCautions } from '../safety/index.ts'
 import { assignPot, type PotChoice } from './assignPot.ts'
@@ -45,7 +45,7 @@ const estimateMinutes = ({ depthMm }: ResolvedOffer, thicknessMm: number | null)
 function pickFish({ considered, brief, scoring }: Board): readonly Entry[] {
   const passing = considered.filter(({ gates }) => gates.length === 0)
   return [...groupBySpecies(pickStanding(passing, brief, scoring)).values()]
-    .flatMap((group) => [...group].sort(byFit).slice(0, 1))
+    .flatMap((group) => pickForSpecies(group, brief))
     .sort((a, b) => (a.candidate.offer.id < b.candidate.offer.id ? -1 : 1))
 }
 

@@ -1,4 +1,4 @@
-import type { AskKey, BandKey, Brief, CookedColour, Format, Method } from '@tender-gill/contract'
+import type { AskKey, BandKey, Brief, CookedColour, Format, Method, Part } from '@tender-gill/contract'
 
 /** One default ask of a method, with the cook's reason for it. Bounds left out are open. */
 export interface DefaultAsk {
@@ -19,6 +19,8 @@ export interface MethodEntry {
   readonly asks: DefaultAsks
   /** Where a cut changes what the method asks: field by field over `asks`. */
   readonly byFormat?: { readonly [F in Format]?: { readonly [K in AskKey]?: Partial<DefaultAsk> } }
+  /** Parts of a fish to ask for first, where several do equally well; the even middle of it where nothing is said. */
+  readonly parts?: { readonly first: readonly Part[]; readonly why: string }
   /** Fraction of raw weight left on the plate. */
   readonly cookingYield: number
   readonly heat: Heat
@@ -103,6 +105,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     label: 'Grilled over coals',
     heat: 'fierce',
     cookingYield: 0.76,
+    parts: { first: ['collar', 'belly'], why: 'collar and belly carry the fat that fierce heat asks for' },
     asks: {
       cohesion: from(6, 5, 'it has to come off the bars in one piece', 4),
       firmness: from(6, 3, 'firm flesh stands the turning'),
@@ -127,6 +130,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     label: 'Under the broiler',
     heat: 'fierce',
     cookingYield: 0.76,
+    parts: { first: ['collar', 'belly'], why: 'collar and belly carry the fat that fierce heat asks for' },
     asks: {
       fat: band(6, 22, 4, 'the heat is dry and from above; fat answers it'),
       tolerance: from(6, 3, 'the top is hot before the middle is warm'),
@@ -328,6 +332,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     label: 'Smoked',
     heat: 'dry',
     cookingYield: 0.72,
+    parts: { first: ['belly'], why: 'the fattest part takes smoke best' },
     asks: {
       fat: band(8, 26, 5, 'fat takes the smoke and keeps it moist'),
       flavour: band(3.5, 8.5, 2, 'a mild fish tastes only of smoke'),
@@ -341,6 +346,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     label: 'Minced or pounded',
     heat: 'water',
     cookingYield: 0.8,
+    parts: { first: ['tail'], why: 'the tail is thin and sinewy; minced it is as good as any, and the rest is left for a plate' },
     asks: {
       binding: from(6.5, 5, 'the protein has to set, or it is porridge', 2.5),
       fat: upTo(4, 3, 'fat breaks the gel'),

@@ -17,6 +17,14 @@ const READY_FOR_STEAK: ReadonlySet<Form> = new Set<Form>(['steak', 'loin'])
 export function findForms(offer: ResolvedOffer, brief: NormalisedBrief): readonly Form[] {
   const sold = new Set(offer.forms.map(({ form }) => form))
   const needsSkin = brief.skin === 'crisp'
+  // Fillets with their skin on are cut at home only from what is sold so anywhere: shellfish have none, and some skins must come off.
+  if (
+    (brief.format === 'fillet-skin-on' || needsSkin) &&
+    !sold.has('fillet-skin-on') &&
+    brief.format !== 'whole' &&
+    brief.format !== 'steak'
+  )
+    return []
   const readyOnly = brief.format === 'steak' && offer.bones.steak === null
   return FORMS_FOR[brief.format].filter(
     (form) => sold.has(form) && !(needsSkin && SKINLESS.has(form)) && (!readyOnly || READY_FOR_STEAK.has(form)),

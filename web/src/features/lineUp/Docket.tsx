@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import type { BandKey, NormalisedAsk, NormalisedBrief } from '@tender-gill/contract'
 import { TEXTURE_KEYS } from '@tender-gill/contract/vocabulary'
-import { ASK_LABEL, describeBand, describeBound } from '@tender-gill/core'
+import { ASK_LABEL, METHOD_TABLE, describeBand, describeBound } from '@tender-gill/core'
 import { memo, useState } from 'react'
 import { Link } from 'react-router'
 import type { Dish } from '../../state/useDish.ts'
@@ -67,6 +67,22 @@ const AskEditor = memo(function AskEditor({ trait, ask, dish, onLive }: AskProps
   )
 })
 
+/** Which part of a fish to ask for, where the method has a reason to prefer one. */
+function PartNote({ brief }: { readonly brief: NormalisedBrief }) {
+  const { parts } = METHOD_TABLE[brief.method]
+  if (!parts || brief.format === 'whole') return null
+  return (
+    <Box sx={{ borderTop: `1px solid ${INK.hairline}`, pt: 0.5 }}>
+      <Typography component="h2" sx={{ fontWeight: 700 }}>
+        Part: {parts.first.join(' or ')} first
+      </Typography>
+      <Typography variant="body2" color="text.secondary">
+        {parts.why}
+      </Typography>
+    </Box>
+  )
+}
+
 /** Asks that can be drawn as a band, those that matter first. */
 const listAsks = (brief: NormalisedBrief): readonly (readonly [BandKey, NormalisedAsk])[] =>
   (Object.entries(brief.asks) as [string, NormalisedAsk][])
@@ -126,6 +142,7 @@ export const Docket = memo(function Docket({ dish, brief, onLive }: Props) {
           {asks.map(([key, ask]) => (
             <AskEditor key={key} trait={key} ask={ask} dish={dish} onLive={onLive} />
           ))}
+          <PartNote brief={brief} />
           <Box sx={{ borderTop: `1px solid ${INK.hairline}`, pt: 1, display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
             {addable.map((key) => (
               <Chip

@@ -13,17 +13,28 @@ export const findOfferIndex = (source: SourceSpecies, { origin, part }: Kind): n
 /** Bones that are left in a fillet as it is eaten. */
 const boneCut = ({ bones, pinBones }: SourceSpecies): 'pinned' | 'fillet' => (pinBones !== 'forked' && bones.pinned ? 'pinned' : 'fillet')
 
+/** Whether an offer has bones of its own, apart from those of the species: a tail has no pins. */
+const hasOwnBones = (source: SourceSpecies, kind: Kind): boolean =>
+  source.offers[findOfferIndex(source, kind)]?.bones?.[boneCut(source)] !== undefined
+
 /** Where a value of one offer is written, as a JSON Pointer. */
 export function pointerOf(source: SourceSpecies, kind: Kind, key: HandKey): string {
   const at = findOfferIndex(source, kind)
   if (isFlesh(key)) return `/offers/${at}/flesh/${key}`
-  if (key === 'bones') return `/bones/${boneCut(source)}`
+  if (key === 'bones') return `${hasOwnBones(source, kind) ? `/offers/${at}` : ''}/bones/${boneCut(source)}`
   return `/offers/${at}/${key === 'weight' ? 'weightG' : 'depthMm'}`
+}
+
+function setBones(source: SourceSpecies, kind: Kind, triple: Triple): SourceSpecies {
+  const cut = boneCut(source)
+  if (!hasOwnBones(source, kind)) return { ...source, bones: { ...source.bones, [cut]: triple } }
+  const at = findOfferIndex(source, kind)
+  return { ...source, offers: source.offers.map((offer, i) => (i === at ? { ...offer, bones: { ...offer.bones, [cut]: triple } } : offer)) }
 }
 
 /** The entry with one value of one offer set, or taken away so that the species' own value speaks again. */
 export function setTrait(source: SourceSpecies, kind: Kind, key: HandKey, triple: Triple | undefined): SourceSpecies {
-  if (key === 'bones') return triple ? { ...source, bones: { ...source.bones, [boneCut(source)]: triple } } : source
+  if (key === 'bones') return triple ? setBones(source, kind, triple) : source
   const at = findOfferIndex(source, kind)
   const offers = source.offers.map((offer, i) => {
     if (i !== at) return offer
@@ -39,8 +50,8 @@ export function setTrait(source: SourceSpecies, kind: Kind, key: HandKey, triple
 
 /** What the shipped book has in the place a value is written; undefined where it says nothing there. */
 export function findShippedTrait(shipped: SourceSpecies, kind: Kind, key: HandKey): Triple | undefined {
-  if (key === 'bones') return shipped.bones[boneCut(shipped)]
   const offer = shipped.offers[findOfferIndex(shipped, kind)]
+  if (key === 'bones') return offer?.bones?.[boneCut(shipped)] ?? shipped.bones[boneCut(shipped)]
   if (isFlesh(key)) return offer?.flesh?.[key]
   return key === 'weight' ? offer?.weightG : offer?.depthMm
 }
