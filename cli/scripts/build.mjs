@@ -1,13 +1,17 @@
 /** Bundles the command line with the catalogue compiled in: plain JavaScript, no database, starts at once. */
-import { readFile } from 'node:fs/promises'
+import { readFile, rm } from 'node:fs/promises'
 import { fileURLToPath } from 'node:url'
 import { build } from 'esbuild'
 
 const here = (path) => fileURLToPath(new URL(path, import.meta.url))
+await rm(here('../dist'), { recursive: true, force: true })
 await build({
   entryPoints: [here('../src/main.ts')],
-  outfile: here('../dist/tender-gill.js'),
+  outdir: here('../dist'),
+  entryNames: 'tender-gill',
   bundle: true,
+  // What one verb needs alone is a file of its own, read when that verb is asked for.
+  splitting: true,
   platform: 'node',
   format: 'esm',
   target: 'node20',

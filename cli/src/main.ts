@@ -16,7 +16,7 @@ function writeAll(fd: number, text: string): void {
 const pad = (n: number) => String(n).padStart(2, '0')
 const now = new Date()
 try {
-  process.exitCode = run({
+  process.exitCode = await run({
     args: process.argv.slice(2),
     read: (file) => readFileSync(file ?? 0, 'utf8'),
     write: (text) => writeAll(1, text),

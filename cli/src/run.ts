@@ -53,7 +53,7 @@ function runLines(verb: Verb, text: string, write: Terminal['write']): number {
 }
 
 /** Runs one command. @returns the exit code: 0, 2 for refused input, 1 for a failure of its own */
-export function run({ args, read, write, say, today }: Terminal): number {
+export async function run({ args, read, write, say, today }: Terminal): Promise<number> {
   const lines = args.includes('--lines')
   const unknown = args.find((arg) => arg.startsWith('--') && arg !== '--lines' && arg !== '--help')
   const [name, operand, ...rest] = args.filter((arg) => !arg.startsWith('--'))
@@ -67,9 +67,9 @@ export function run({ args, read, write, say, today }: Terminal): number {
     write(JSON.stringify(found.value))
     return EXIT.ok
   }
-  const verb = createVerbs(today)[name ?? '']
-  if (!verb || unknown || rest.length > 0) {
-    say(unknown ? `unknown option ${unknown}\n${USAGE}` : name && !verb ? `unknown verb ${name}\n${USAGE}` : USAGE)
+  const load = createVerbs(today)[name ?? '']
+  if (!load || unknown || rest.length > 0) {
+    say(unknown ? `unknown option ${unknown}\n${USAGE}` : name && !load ? `unknown verb ${name}\n${USAGE}` : USAGE)
     return EXIT.refused
   }
   let text: string
@@ -79,6 +79,7 @@ export function run({ args, read, write, say, today }: Terminal): number {
     say(`cannot read ${operand ?? 'standard input'}: ${error instanceof Error ? error.message : String(error)}`)
     return EXIT.refused
   }
+  const verb = await load()
   if (lines) return runLines(verb, text, write)
   const result = answer(verb, text)
   if ('problems' in result) return refuse(result.problems, say)

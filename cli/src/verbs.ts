@@ -1,12 +1,6 @@
 import { createOfferSheet, listSpecies } from '@tender-gill/catalogue/book'
 import type { OfferSheet, Problem, Result } from '@tender-gill/contract'
-import {
-  parseBrief,
-  parseFishFirstRequest,
-  parsePotRequest,
-  parseStandInsRequest,
-  parseTurningRequest,
-} from '@tender-gill/contract/compiled'
+import { parseBrief, parseStandInsRequest } from '@tender-gill/contract/compiled'
 import { answerFishFirst, answerPot, answerTurning, createFindSpecies, findStandIns, rankLineUp } from '@tender-gill/core'
 
 /** What a verb does with one JSON document. */
@@ -20,15 +14,26 @@ const verb =
     return parsed.ok ? run(parsed.value) : parsed
   }
 
-/** Verbs that read a document. @param today the calendar day for briefs that name none */
-export function createVerbs(today: string): Readonly<Record<string, Verb>> {
-  const sheet: OfferSheet = createOfferSheet(today)
+/** Verbs that read a document, each made when it is asked for: the validators of the rest are not even loaded. @param today the calendar day for briefs that name none */
+export function createVerbs(today: string): Readonly<Record<string, () => Promise<Verb>>> {
+  let laid: OfferSheet | undefined
+  const sheet = (): OfferSheet => (laid ??= createOfferSheet(today))
+  const studies = () => import('@tender-gill/contract/compiled-studies')
   return {
-    'line-up': verb(parseBrief, (brief) => rankLineUp(brief, sheet, { today })),
-    'stand-ins': verb(parseStandInsRequest, (request) => findStandIns(request, sheet, { today })),
-    turning: verb(parseTurningRequest, (request) => answerTurning(request, sheet, { today })),
-    pot: verb(parsePotRequest, (request) => answerPot(request, sheet, { today })),
-    'fish-first': verb(parseFishFirstRequest, (request) => answerFishFirst(request, sheet, { today })),
+    'line-up': async () => verb(parseBrief, (brief) => rankLineUp(brief, sheet(), { today })),
+    'stand-ins': async () => verb(parseStandInsRequest, (request) => findStandIns(request, sheet(), { today })),
+    turning: async () => {
+      const { parseTurningRequest } = await studies()
+      return verb(parseTurningRequest, (request) => answerTurning(request, sheet(), { today }))
+    },
+    pot: async () => {
+      const { parsePotRequest } = await studies()
+      return verb(parsePotRequest, (request) => answerPot(request, sheet(), { today }))
+    },
+    'fish-first': async () => {
+      const { parseFishFirstRequest } = await studies()
+      return verb(parseFishFirstRequest, (request) => answerFishFirst(request, sheet(), { today }))
+    },
   }
 }
 

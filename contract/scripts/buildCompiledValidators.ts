@@ -59,6 +59,8 @@ await write('browserValidators.js', { parseBrief: Brief })
 await write('compiledValidators.js', {
   parseBrief: Brief,
   parseStandInsRequest: StandInsRequest,
+})
+await write('compiledStudies.js', {
   parseTurningRequest: TurningRequest,
   parsePotRequest: PotRequest,
   parseFishFirstRequest: FishFirstRequest,

@@ -6,13 +6,21 @@ import { referenceFit, referenceRanks } from '@tender-gill/core/reference'
 import { medianMs, shown } from './measure.ts'
 
 const today = '2026-06-13'
-const sheet = createOfferSheet(today)
+const whole = createOfferSheet(today)
+/** 300 offers out of the whole book, evenly. */
+const LOAD = 300
+const sheet = {
+  ...whole,
+  offers: whole.offers.filter(
+    (_, i) => Math.floor((i * LOAD) / whole.offers.length) !== Math.floor(((i - 1) * LOAD) / whole.offers.length),
+  ),
+}
 const brief: Brief = {
   dish: 'Bench',
   method: 'grill',
   format: 'chunk',
   covers: 4,
-  asks: { collagen: { from: 3 }, skin: { from: 2, pull: 1 } },
+  asks: { collagen: { from: 3 }, skin: { from: 2, pull: 1 }, binding: { from: 2, pull: 1 } },
 }
 const lay = () => {
   const board = createBoard(brief, sheet, today)
