@@ -55,6 +55,7 @@ export const PotPlace = closed({
   minutes: Type.Number({ minimum: 0, description: 'Minutes in the pot, to order by; an estimate from depth of flesh.' }),
   buyG: Type.Number({ minimum: 0 }),
   cautions: Type.Array(Caution),
+  or: Type.Array(Text(80), { description: 'Near kin that fill the place as well, by common name.' }),
 })
 export type PotPlace = Static<typeof PotPlace>
 

@@ -49,7 +49,38 @@ function pickFish({ considered, brief, scoring }: Board): readonly Entry[] {
     .sort((a, b) => (a.candidate.offer.id < b.candidate.offer.id ? -1 : 1))
 }
 
-function describePot({ fish, value }: PotChoice, entries: readonly Entry[], roles: readonly Role[], board: Board): Pot {
+/** Choices looked at, so that enough of them are different dishes and not one fish changed for its twin. */
+const CHOICES_LOOKED_AT = 24
+const POTS_SHOWN = 3
+/** Two fish of one genus closer than this, in shoulders, are one fish to the eater. */
+const TWIN_SHOULDERS = 0.25
+
+const genusOf = ({ candidate }: Entry): string => candidate.offer.species.split(' ')[0] ?? ''
+const areTwins = (a: Entry, b: Entry): boolean => a === b || (genusOf(a) === genusOf(b) && distanceOf(a, b) < TWIN_SHOULDERS)
+
+/** One pot with, for each place, the twins that would fill it as well. */
+interface Group {
+  readonly choice: PotChoice
+  readonly twins: readonly (readonly number[])[]
+}
+
+/** Puts choices that differ only by twins together under the best of them. */
+function groupTwins(choices: readonly PotChoice[], entries: readonly Entry[]): readonly Group[] {
+  const groups: { choice: PotChoice; twins: number[][] }[] = []
+  const at = (fish: number) => entries[fish] as Entry
+  for (const choice of choices) {
+    const same = groups.find((group) => group.choice.fish.every((fish, role) => areTwins(at(fish), at(choice.fish[role] ?? fish))))
+    if (!same) groups.push({ choice, twins: choice.fish.map(() => []) })
+    else
+      choice.fish.forEach((fish, role) => {
+        const known = same.twins[role]
+        if (known && fish !== same.choice.fish[role] && !known.includes(fish) && !same.choice.fish.includes(fish)) known.push(fish)
+      })
+  }
+  return groups
+}
+
+function describePot({ choice: { fish, value }, twins }: Group, entries: readonly Entry[], roles: readonly Role[], board: Board): Pot {
   const { brief } = board
   const share = fish.length
   const places = roles.map((role, i): PotPlace => {
@@ -70,6 +101,7 @@ function describePot({ fish, value }: PotChoice, entries: readonly Entry[], role
       minutes: estimateMinutes(offer, brief.thicknessMm),
       buyG: Math.round(computeWeightToBuyG(offer, form, brief).typical / share),
       cautions: [...findCautions(offer, brief)],
+      or: (twins[i] ?? []).map((twin) => (entries[twin] as Entry).candidate.offer.common),
     }
   })
   // Of two that take as long, the one that forgives overcooking goes in first.
@@ -119,11 +151,13 @@ export function planPot(brief: Brief, sheet: OfferSheet, { today, k }: PotOption
     }),
   )
   const distance = entries.map((a) => entries.map((b) => (a === b ? 0 : distanceOf(a, b))))
-  const choices = entries.length < k ? [] : assignPot({ logFit, distance })
+  const choices = entries.length < k ? [] : assignPot({ logFit, distance }, { most: CHOICES_LOOKED_AT })
   return {
     ok: true,
     value: {
-      pots: choices.map((choice) => describePot(choice, entries, roles, board)),
+      pots: groupTwins(choices, entries)
+        .slice(0, POTS_SHOWN)
+        .map((group) => describePot(group, entries, roles, board)),
       considered: entries.length,
       emptyBecause: choices.length > 0 ? null : whyEmpty(entries.length, k, roles, logFit),
     },

@@ -11,7 +11,13 @@ export interface Role {
 const DENSE: Role = {
   name: 'dense',
   why: 'stays whole under the ladle and gives something to bite',
-  asks: { firmness: { from: 7, pull: 4 }, cohesion: { from: 7, pull: 4 }, flake: { to: 4.5, pull: 2 }, bones: { to: 1.5, pull: 2 } },
+  asks: {
+    firmness: { from: 7, pull: 4 },
+    cohesion: { from: 7, pull: 4 },
+    tolerance: { from: 5, pull: 3 },
+    flake: { to: 4.5, pull: 2 },
+    bones: { to: 1.5, pull: 2 },
+  },
 }
 const FLAKING: Role = {
   name: 'flaking',
@@ -32,7 +38,12 @@ const GELATINOUS: Role = {
 const SAVOURY: Role = {
   name: 'savoury',
   why: 'brings a taste of its own',
-  asks: { flavour: { from: 4, to: 7, pull: 4 }, fat: { from: 2, to: 12, pull: 1 }, cohesion: { from: 4.5, pull: 2 } },
+  asks: {
+    flavour: { from: 4, to: 7, pull: 4 },
+    fat: { from: 2, to: 12, pull: 1 },
+    cohesion: { from: 4.5, pull: 2 },
+    bones: { to: 2, pull: 3 },
+  },
 }
 const SMALL: Role = {
   name: 'small and whole',
@@ -42,7 +53,7 @@ const SMALL: Role = {
 const SILKY: Role = {
   name: 'silky',
   why: 'melts, and bastes itself',
-  asks: { fat: { from: 7, pull: 4 }, tolerance: { from: 6, pull: 3 }, firmness: { to: 6, pull: 1 } },
+  asks: { fat: { from: 7, pull: 4 }, tolerance: { from: 6, pull: 3 }, firmness: { to: 6, pull: 1 }, bones: { to: 2, pull: 2 } },
 }
 const CLEAN: Role = {
   name: 'clean and firm',

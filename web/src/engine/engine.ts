@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink'
-import type { Engine } from './engine.worker.ts'
+import type { Engine } from './createEngine.ts'
 
 let remote: Remote<Engine> | undefined
 let loaded: { key: string; done: Promise<string> } | undefined

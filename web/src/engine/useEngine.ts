@@ -3,7 +3,7 @@ import type { Remote } from 'comlink'
 import { startTransition, useEffect, useRef, useState } from 'react'
 import { useHouseSpeciesQuery, useKitchenQuery, useLeaningsQuery, usePricesQuery } from '../api/api.ts'
 import { getEngine, loadSheet } from './engine.ts'
-import type { Engine } from './engine.worker.ts'
+import type { Engine } from './createEngine.ts'
 
 /** Names the offers the engine has loaded; changes when kitchen, day, prices or the house's hand do. Undefined until they are there. */
 export function useSheet(date?: string): string | undefined {

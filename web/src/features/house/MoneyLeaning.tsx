@@ -14,11 +14,18 @@ interface Props {
 export function MoneyLeaning({ label, hint, amount, currency, onSet }: Props) {
   const [typed, setTyped] = useState<string | null>(null)
   const money = readMoney(typed ?? '')
+  const [kept, setKept] = useState(amount)
+  if (kept !== amount) {
+    setKept(amount)
+    // What was typed stands here until it is kept, and gives way to it then; what has been typed since stays.
+    if ((money.kind === 'amount' ? money.amount : undefined) === amount) setTyped(null)
+  }
   const wrong = typed !== null && money.kind === 'wrong'
   const keep = () => {
     if (typed === null || wrong) return
-    onSet(money.kind === 'amount' ? money.amount : undefined)
-    setTyped(null)
+    const wanted = money.kind === 'amount' ? money.amount : undefined
+    if (wanted === amount) setTyped(null)
+    else onSet(wanted)
   }
   return (
     <TextField

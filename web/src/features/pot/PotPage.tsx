@@ -5,8 +5,7 @@ import Paper from '@mui/material/Paper'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
-import type { ResolvedOffer } from '@tender-gill/contract'
-import type { Pot, PotPlace } from '@tender-gill/contract'
+import type { Pot, PotPlace, ResolvedOffer } from '@tender-gill/contract'
 import { FORM_LABEL } from '@tender-gill/core'
 import { useMemo } from 'react'
 import { Link, useSearchParams } from 'react-router'
@@ -46,6 +45,12 @@ function PlaceRow({ place, offer, at }: { readonly place: PotPlace; readonly off
           <Link to={fishPath(place.species)} style={{ color: INK.squid }}>
             {place.common}
           </Link>
+          {place.or.length > 0 && (
+            <Typography component="span" color="text.secondary">
+              {' '}
+              or {place.or.join(' or ')}
+            </Typography>
+          )}
         </Typography>
         <Typography variant="body2">
           <b>The {place.role} one</b>: {place.why}. {worst ? worst.sentence : ''}

@@ -1,0 +1,42 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import { KITCHEN } from '../../testing/dishes.ts'
+import { openPage } from '../../testing/openPage.tsx'
+
+describe('home', () => {
+  it('lists the dishes with who leads each, and the fish there are prices for', async () => {
+    await openPage('/', KITCHEN)
+    const rows = within(await screen.findByRole('list', { name: 'Dishes' })).getAllByRole('listitem')
+    expect(rows.map((row) => within(row).getByRole('heading').textContent)).toEqual(['Harbour stew', 'Friday fry', 'Staff lunch'])
+    for (const row of rows) await waitFor(() => expect(row.textContent).toMatch(/leads, fit \d+, of \d+ that can/))
+    expect(await screen.findByRole('link', { name: 'Atlantic cod' })).toHaveProperty('pathname', '/fish/Gadus%20morhua')
+  })
+
+  it('finds a fish by a misspelt name, with the keyboard, and opens what it is good for', async () => {
+    await openPage('/', KITCHEN)
+    const search = await screen.findByRole('combobox', { name: 'Which fish?' })
+    fireEvent.change(search, { target: { value: 'makerel' } })
+    const list = await screen.findByRole('listbox', { name: 'Fish found' })
+    await waitFor(() => expect(within(list).getAllByRole('option')[0]?.textContent).toContain('Scomber scombrus'))
+    fireEvent.keyDown(search, { key: 'ArrowDown' })
+    fireEvent.keyDown(search, { key: 'ArrowUp' })
+    fireEvent.keyDown(search, { key: 'Enter' })
+    expect(await screen.findByRole('heading', { level: 1, name: 'Atlantic mackerel' })).toBeDefined()
+    expect(window.location.pathname).toBe('/fish/Scomber%20scombrus')
+  })
+
+  it('says when no fish goes by a name, and Escape clears it', async () => {
+    await openPage('/', KITCHEN)
+    const search = await screen.findByRole('combobox', { name: 'Which fish?' })
+    fireEvent.change(search, { target: { value: 'xqzwv' } })
+    expect(await screen.findByText('No fish of the book is sold as “xqzwv”.')).toBeDefined()
+    fireEvent.keyDown(search, { key: 'Escape' })
+    expect(search).toHaveProperty('value', '')
+  })
+
+  it('teaches the first step where there is no dish yet', async () => {
+    await openPage('/', { dishes: [] })
+    expect(await screen.findByText(/No dishes yet/)).toBeDefined()
+    expect(screen.getByRole('link', { name: 'Stewed in a pot' })).toHaveProperty('search', '?method=stew')
+  })
+})

@@ -1,0 +1,37 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import { KITCHEN } from '../../testing/dishes.ts'
+import { openPage } from '../../testing/openPage.tsx'
+
+const pot = () => screen.findByRole('list', { name: 'Into the pot, in this order' })
+const minutesOf = (list: HTMLElement) => [...(list.textContent ?? '').matchAll(/about (\d+) min/g)].map(([, minutes]) => Number(minutes))
+
+describe('a pot of several', () => {
+  it('shows as many fish as asked, longest in the pot first, and remembers how many in the address', async () => {
+    await openPage('/dishes/stew/pot', KITCHEN)
+    expect(within(await pot()).getAllByRole('listitem')).toHaveLength(3)
+    fireEvent.click(screen.getByRole('button', { name: '4 kinds' }))
+    await waitFor(async () => expect(within(await pot()).getAllByRole('listitem')).toHaveLength(4))
+    expect(window.location.search).toBe('?fish=4')
+    const minutes = minutesOf(await pot())
+    expect(minutes).toEqual([...minutes].sort((a, b) => b - a))
+    const names = within(await pot())
+      .getAllByRole('heading')
+      .map(({ textContent }) => textContent)
+    expect(new Set(names).size).toBe(4)
+  })
+
+  it('sets the runners-up beside it, none better', async () => {
+    await openPage('/dishes/stew/pot?fish=2', KITCHEN)
+    const others = await screen.findByRole('region', { name: 'Runners-up' })
+    for (const [, score, best] of (others.textContent ?? '').matchAll(/([\d.]+) against ([\d.]+)/g))
+      expect(Number(score)).toBeLessThanOrEqual(Number(best))
+  })
+
+  it('says why there is none', async () => {
+    await openPage('/dishes/few/pot', {
+      dishes: [{ id: 'few', brief: { dish: 'Few', method: 'stew', format: 'chunk', pool: ['Gadus morhua', 'Conger conger'] } }],
+    })
+    expect(await screen.findByText('Only 2 fish pass what this dish must have, and 3 are wanted.')).toBeDefined()
+  })
+})

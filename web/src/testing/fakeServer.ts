@@ -1,0 +1,195 @@
+import { createOfferSheet, listSpecies } from '@tender-gill/catalogue'
+import type {
+  Brief,
+  BriefRecord,
+  Decision,
+  DecisionInput,
+  HouseLeanings,
+  Kitchen,
+  LineUp,
+  OfferSheet,
+  Price,
+  PriceRecord,
+} from '@tender-gill/contract'
+import { applyMarket, compareLineUps, createFindSpecies, rankLineUp } from '@tender-gill/core'
+
+export const TODAY = '2026-06-13'
+/** A few fish of every kind: a page tested on all of them would only be slower. */
+const KEPT: ReadonlySet<string> = new Set([
+  'Gadus morhua',
+  'Melanogrammus aeglefinus',
+  'Merlangius merlangus',
+  'Pollachius virens',
+  'Lophius piscatorius',
+  'Conger conger',
+  'Anguilla anguilla',
+  'Dicentrarchus labrax',
+  'Argyrosomus regius',
+  'Salmo salar',
+  'Scomber scombrus',
+  'Clupea harengus',
+  'Scophthalmus maximus',
+  'Thunnus albacares',
+  'Oreochromis niloticus',
+  'Octopus vulgaris',
+])
+
+export interface FakeKitchen {
+  readonly dishes: readonly { readonly id: string; readonly brief: Brief }[]
+  readonly prices?: readonly Price[]
+}
+
+const json = (body: unknown, status = 200) =>
+  new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } })
+const refuse = (status: number, detail: string, more: object = {}) => json({ status, title: detail, detail, problems: [], ...more }, status)
+
+/**
+ * The server as the pages see it, kept in memory: dishes, prices and leanings with their revisions, the offers of a small book, decisions.
+ * The real one is tested on a real database; this one stands in for it where a page is tested alone.
+ */
+export function createFakeServer({ dishes, prices = [] }: FakeKitchen) {
+  const kitchen: Kitchen = {
+    id: 'lantern',
+    name: 'Lantern House',
+    waters: 'Marrow Sound waters',
+    zone: 'UTC',
+    currency: 'EUR',
+    today: TODAY,
+  }
+  const stored = { revision: 1, updatedAt: `${TODAY}T12:00:00Z`, deletedAt: null }
+  const briefs = new Map<string, BriefRecord>(dishes.map(({ id, brief }) => [id, { ...stored, id, brief, choice: null }]))
+  const priceRows: PriceRecord[] = prices.map((price, i) => ({ ...stored, id: `price-${i}`, price }))
+  let leanings: { revision: number; leanings: HouseLeanings } = { revision: 0, leanings: {} }
+  const decisions: { decision: Decision; brief: Brief; output: LineUp }[] = []
+  const asked: string[] = []
+  let down = false
+
+  const sheet = (): OfferSheet => {
+    const bare = createOfferSheet(TODAY)
+    const book = bare.offers.filter(({ species }) => KEPT.has(species))
+    const findSpecies = createFindSpecies(book)
+    const offers = applyMarket(book, { prices: priceRows.map(({ price }) => price) }, { date: TODAY, waters: null, findSpecies })
+    return { ...bare, snapshot: `fake-${leanings.revision}-${priceRows.length}`, offers: [...offers], leanings: leanings.leanings }
+  }
+  const lineUpOf = (brief: Brief): LineUp => {
+    const answer = rankLineUp(brief, sheet(), { today: TODAY, shares: false })
+    if (!answer.ok) throw new Error('the brief is wrong')
+    return answer.value
+  }
+  const matches = (request: Request, revision: number) => request.headers.get('if-match') === `"${revision}"`
+
+  async function saveBrief(request: Request, id: string): Promise<Response> {
+    const before = briefs.get(id)
+    if (!before) return refuse(404, 'nothing stands here')
+    if (!matches(request, before.revision)) return refuse(409, 'changed elsewhere', { current: before })
+    const input = (await request.json()) as Pick<BriefRecord, 'brief' | 'choice'>
+    const record: BriefRecord = { ...before, ...input, choice: input.choice ?? null, revision: before.revision + 1 }
+    briefs.set(id, record)
+    return json(record)
+  }
+
+  async function decide(request: Request): Promise<Response> {
+    const { briefId, species, offerId, form } = (await request.json()) as DecisionInput
+    const record = briefs.get(briefId)
+    if (!record) return refuse(404, 'nothing stands here')
+    const output = lineUpOf(record.brief)
+    const at = output.ranked.findIndex((row) => row.species === species)
+    const row = output.ranked[at]
+    const decision: Decision = {
+      id: `decision-${decisions.length + 1}`,
+      briefId,
+      dish: record.brief.dish,
+      revision: decisions.filter(({ decision: { briefId: own } }) => own === briefId).length + 1,
+      decidedAt: `${TODAY}T12:00:00Z`,
+      species,
+      common: row?.common ?? species,
+      offerId,
+      form,
+      place: at < 0 ? null : at + 1,
+      fit: row?.fit ?? null,
+      note: null,
+      engineVersion: output.engineVersion,
+      snapshot: output.snapshot,
+      inputsHash: 'f'.repeat(64),
+      outputHash: 'e'.repeat(64),
+    }
+    decisions.unshift({ decision, brief: record.brief, output })
+    return json(decision, 201)
+  }
+
+  function rerun(id: string): Response {
+    const kept = decisions.find(({ decision }) => decision.id === id)
+    if (!kept) return refuse(404, 'nothing stands here')
+    const { decision, brief, output } = kept
+    const today = lineUpOf(briefs.get(decision.briefId)?.brief ?? brief)
+    return json({
+      engineThen: output.engineVersion,
+      engineNow: today.engineVersion,
+      sameInputs: compareLineUps(output, output, decision),
+      todaysInputs: compareLineUps(output, today, decision),
+    })
+  }
+
+  async function saveLeanings(request: Request): Promise<Response> {
+    if (!matches(request, leanings.revision)) return refuse(409, 'changed elsewhere', { current: leanings })
+    leanings = { revision: leanings.revision + 1, leanings: ((await request.json()) as { leanings: HouseLeanings }).leanings }
+    return json(leanings)
+  }
+
+  function read(path: string, search: URLSearchParams): Response {
+    const [, room = '', id] = path.replace(/^\/api/, '').split('/')
+    switch (room) {
+      case 'kitchens':
+        return json([kitchen])
+      case 'kitchen':
+        return json(kitchen)
+      case 'briefs': {
+        const record = id === undefined ? [...briefs.values()] : briefs.get(id)
+        return record ? json(record) : refuse(404, 'nothing stands here')
+      }
+      case 'prices':
+        return json(priceRows)
+      case 'house-species':
+        return json([])
+      case 'leanings':
+        return json(leanings)
+      case 'offers':
+        return json(sheet())
+      case 'species':
+        return json(listSpecies().filter(({ species }) => KEPT.has(species)))
+      case 'decisions': {
+        if (id === undefined)
+          return json(decisions.map(({ decision }) => decision).filter(({ briefId }) => briefId === search.get('brief')))
+        const kept = decisions.find(({ decision }) => decision.id === id)
+        return kept ? json(kept) : refuse(404, 'nothing stands here')
+      }
+      default:
+        return json({ status: 'ok' })
+    }
+  }
+
+  const answer = async (input: Request | string): Promise<Response> => {
+    const request = typeof input === 'string' ? new Request(new URL(input, 'http://127.0.0.1')) : input
+    const { pathname, searchParams } = new URL(request.url)
+    asked.push(`${request.method} ${pathname}`)
+    if (down) return refuse(503, 'The database does not answer')
+    if (request.method === 'GET') return read(pathname, searchParams)
+    const id = pathname.split('/')[3] ?? ''
+    if (pathname.startsWith('/api/briefs/') && request.method === 'PUT') return saveBrief(request, id)
+    if (pathname === '/api/leanings') return saveLeanings(request)
+    if (pathname === '/api/decisions') return decide(request)
+    if (pathname.endsWith('/rerun')) return rerun(id)
+    return refuse(404, 'not part of this stand-in')
+  }
+  return {
+    answer,
+    asked,
+    brief: (id: string): Brief | undefined => briefs.get(id)?.brief,
+    leanings: (): HouseLeanings => leanings.leanings,
+    /** Takes the database away, or brings it back. */
+    setDown: (gone: boolean): void => {
+      down = gone
+    },
+  }
+}
+export type FakeServer = ReturnType<typeof createFakeServer>
