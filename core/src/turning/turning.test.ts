@@ -125,6 +125,38 @@ describe('what would change the answer', () => {
     expect(short).toEqual([])
   })
 
+  it('finds the least price at which first place passes, for any brief of a market: beyond it another leads, short of it none does', () => {
+    const perKg = fc.array(fc.integer({ min: 5, max: 40 }), { minLength: 6, maxLength: 6 })
+    const SOLD = ['Lophius piscatorius', 'Conger conger', 'Molva molva', 'Anarhichas lupus', 'Genypterus blacodes', 'Gadus morhua']
+    let turned = 0
+    fc.assert(
+      fc.property(briefArbitrary, perKg, (any, prices) => {
+        const brief: Brief = {
+          ...any,
+          pool: SOLD,
+          budget: { perPortion: 4, currency: 'EUR' },
+          market: { prices: SOLD.map((species, i) => price(species, prices[i] ?? 10)) },
+        }
+        const { leader, points } = turn(brief)
+        const point = points.find(({ kind }) => kind === 'price')
+        if (!point || point.from === null || point.to === null) return
+        turned += 1
+        const factor = point.to / point.from
+        const at = (by: number) => SOLD.map((species) => leaderOf(scalePrices(brief, species, by)))
+        const hair = factor > 1 ? 1.00001 : 0.99999
+        expect(at(factor * hair), point.sentence).toContain(point.species)
+        // A tenth short of it, in steps either way, no single price unseats the leader.
+        const short = 1 + (factor - 1) * 0.9
+        expect(
+          at(short).every((species) => species === leader),
+          point.sentence,
+        ).toBe(true)
+      }),
+      { seed: 33, numRuns: 60 },
+    )
+    expect(turned).toBeGreaterThan(5)
+  }, 240_000)
+
   it('sees a budget that is a must close on the leader', () => {
     const brief: Brief = { ...priced, budget: { perPortion: 6, currency: 'EUR', must: true }, asks: { portionCost: { pull: 0 } } }
     const point = turn(brief).points.find(({ kind }) => kind === 'price')

@@ -1,0 +1,53 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import { BUDGETED, KITCHEN } from '../../testing/dishes.ts'
+import { openPage } from '../../testing/openPage.tsx'
+
+const everyone = async () =>
+  within(await screen.findByRole('region', { name: 'Everyone who could stand in' }))
+    .getAllByRole('listitem')
+    .map((row) => ({
+      name: within(row).getByRole('heading').textContent,
+      cost: Number(/€([\d.]+)/.exec(row.textContent ?? '')?.[1] ?? NaN),
+      score: Number(within(row).getByRole('button').previousElementSibling?.textContent),
+    }))
+const missing = async () => /^If (.*) isn’t there$/.exec((await screen.findByRole('heading', { level: 1 })).textContent ?? '')?.[1]
+
+describe('stand-ins', () => {
+  it('are in order, nearest first, and never the missing fish itself', async () => {
+    await openPage('/dishes/stew/stand-ins', KITCHEN)
+    const rows = await everyone()
+    expect(rows.length).toBeGreaterThan(3)
+    const scores = rows.map(({ score }) => score)
+    expect(scores).toEqual([...scores].sort((a, b) => b - a))
+    expect(rows.map(({ name }) => name)).not.toContain(await missing())
+  })
+
+  it('cost less, where the fish was too dear', async () => {
+    await openPage('/dishes/lunch/stand-ins', KITCHEN)
+    await everyone()
+    const header = screen.getByRole('region', { name: 'The ladder' })
+    const before = Number(/€([\d.]+) a portion/.exec(header.textContent ?? '')?.[1])
+    fireEvent.click(screen.getByRole('button', { name: 'Too dear' }))
+    await waitFor(async () => {
+      const costs = (await everyone()).map(({ cost }) => cost)
+      expect(costs.length).toBeGreaterThan(0)
+      for (const cost of costs) expect(cost).toBeLessThan(before)
+    })
+  })
+
+  it('are taken with one press, and kept as the decision', async () => {
+    const server = await openPage('/dishes/lunch/stand-ins', KITCHEN)
+    const [first] = await everyone()
+    fireEvent.click(screen.getAllByRole('button', { name: 'Take' })[0] as HTMLElement)
+    await waitFor(() => expect(server.asked).toContain('POST /api/decisions'))
+    expect(first?.name).toBeDefined()
+  })
+
+  it('are none where no fish can do the dish, and the page says so', async () => {
+    await openPage('/dishes/none/stand-ins', {
+      dishes: [{ id: 'none', brief: { ...BUDGETED.brief, method: 'raw', format: 'slice', diners: { pregnant: 1 } } as never }],
+    })
+    expect(await screen.findByText(/nothing to stand in for/)).toBeDefined()
+  })
+})
