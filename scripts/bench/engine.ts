@@ -34,10 +34,10 @@ const options = (draws: number) => ({ draws, seed: 1, scoring: board.scoring, le
 console.log(
   `load: ${sheet.offers.length} offers, ${entrants.length} pass, ${board.scoring.asks.length} asks; median of nine after a warm-up`,
 )
-console.log(`whole line-up, 2,000 draws: ${shown(medianMs(() => rankBoard(lay(), sheet, {})))}`)
-console.log(`exact line-up while dragging: ${shown(medianMs(() => rankBoard(lay(), sheet, { shares: false, leftOut: false })))}`)
+console.log(`whole line-up, 2,000 draws: ${shown(medianMs(() => rankBoard(lay(), sheet, {}), { warmUp: 4 }))}`)
+console.log(`exact line-up while dragging: ${shown(medianMs(() => rankBoard(lay(), sheet, { shares: false, leftOut: false, rows: 8 })))}`)
 console.log(`stand-ins: ${shown(medianMs(() => findStandIns({ ...brief, missing: 'Lophius piscatorius' }, sheet, { today })))}`)
-const fast = medianMs(() => simulateRanks(entrants, board.brief, options(2000)))
+const fast = medianMs(() => simulateRanks(entrants, board.brief, options(2000)), { warmUp: 6 })
 const slow = medianMs(() => referenceRanks(entrants, board.brief, options(2000)), { runs: 3, warmUp: 1 })
 console.log(`2,000 draws: ${shown(fast)}, reference ${shown(slow)}, ratio ${(slow / fast).toFixed(1)}`)
 const many = medianMs(() => simulateRanks(entrants, board.brief, options(10_000)))

@@ -6,7 +6,7 @@ import { applyOpenings } from '../gates/index.ts'
 import { findRawRefusal, hasVulnerable, isServedRaw } from '../safety/index.ts'
 import { briefArbitrary, offersArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, buildBrief, buildOffer, buildSheet, must } from '../testing/builders.ts'
-import { createBoard, rankLineUp } from './index.ts'
+import { countRows, createBoard, rankBoard, rankLineUp } from './index.ts'
 
 const sheet = createOfferSheet(TODAY)
 const run = (brief: Parameters<typeof rankLineUp>[0], offers = sheet, options: object = {}) =>
@@ -238,6 +238,20 @@ describe('rankLineUp', () => {
       '/unavailable/0',
       '/offers/Nix nix',
     ])
+  })
+})
+
+describe('a line-up of which only the first rows are told', () => {
+  it('is the same as the first rows of the whole, and says how many there are', () => {
+    fc.assert(
+      fc.property(briefArbitrary, fc.integer({ min: 0, max: 20 }), (brief, rows) => {
+        const board = must(createBoard(brief, sheet, TODAY))
+        const whole = rankBoard(board, sheet, { shares: false, leftOut: false })
+        expect(rankBoard(board, sheet, { shares: false, leftOut: false, rows })).toEqual({ ...whole, ranked: whole.ranked.slice(0, rows) })
+        expect(countRows(board)).toBe(whole.ranked.length)
+      }),
+      { seed: 41, numRuns: 20 },
+    )
   })
 })
 

@@ -17,6 +17,8 @@ export interface LineUpOptions {
   readonly shares?: boolean
   /** False to skip what is left out, while a band is dragged. */
   readonly leftOut?: boolean
+  /** How many rows to tell, the best first; all when left out. The order and the shares are of all. */
+  readonly rows?: number
 }
 
 const HOUSE_LEANS_ORDER: readonly HouseLean[] = ['usualPortionCost', 'origin', 'bought', 'trim']
@@ -74,6 +76,9 @@ function pickRows({ brief, scoring, considered }: Board): { readonly standing: r
   return { standing, rows: [...rows].sort(byFit) }
 }
 
+/** How many rows a line-up of this board has. */
+export const countRows = (board: Board): number => pickRows(board).rows.length
+
 const namesHouse = ({ house }: Board['brief']): HouseLean[] => HOUSE_LEANS_ORDER.filter((lean) => house[lean] !== null)
 
 /** What the house's leanings did to the first three. */
@@ -103,7 +108,7 @@ export const rankBoard = (board: Board, sheet: Pick<OfferSheet, 'snapshot'>, opt
 export function* stepBoard(
   board: Board,
   sheet: Pick<OfferSheet, 'snapshot'>,
-  { shares = true, leftOut = true }: Omit<LineUpOptions, 'today'>,
+  { shares = true, leftOut = true, rows: most = Infinity }: Omit<LineUpOptions, 'today'>,
 ): Generator<number, LineUp> {
   const { brief, scoring, considered } = board
   const { standing, rows } = pickRows(board)
@@ -114,7 +119,7 @@ export function* stepBoard(
   if (leader && tossUps.size > 0) tossUps.add(leader)
   return {
     brief,
-    ranked: rows.map((entry) => describeRow(entry, board, ranks, tossUps.has(entry.candidate.offer.species))),
+    ranked: rows.slice(0, most).map((entry) => describeRow(entry, board, ranks, tossUps.has(entry.candidate.offer.species))),
     leftOut: leftOut ? [...listLeftOut(board, considered)] : [],
     leftOutOfScoring: [...scoring.dropped],
     nothingAsked: scoring.asks.length === 0,

@@ -17,6 +17,7 @@ import type {
 } from '@tender-gill/contract'
 import {
   answerFishFirst,
+  countRows,
   createBoard,
   createFindSpecies,
   findRelatives,
@@ -149,9 +150,9 @@ export function createEngine() {
       if (!board.ok) return board
       const show = (lineUp: LineUp, left: boolean): Result<ShownLineUp, readonly Problem[]> => ({
         ok: true,
-        value: { lineUp: { ...lineUp, ranked: lineUp.ranked.slice(0, rows) }, able: lineUp.ranked.length, left },
+        value: { lineUp: { ...lineUp, ranked: lineUp.ranked.slice(0, rows) }, able: countRows(board.value), left },
       })
-      if (!shares) return show(rankBoard(board.value, sheet, { shares, leftOut }), false)
+      if (!shares) return show(rankBoard(board.value, sheet, { shares, leftOut, rows }), false)
       study += 1
       const mine = study
       const work = stepBoard(board.value, sheet, { shares, leftOut })
