@@ -1,4 +1,5 @@
 import type {
+  BandKey,
   Brief,
   NormalisedAsk,
   NormalisedBrief,
@@ -24,15 +25,36 @@ const POT_PLACES = 3
 /** A role below this fit makes the set infeasible. */
 const LEAST_ROLE_FIT = 40
 
+/** A place of the pot as a brief: what it asks, and what those who eat ask of every fish in it. */
 const roleBrief = (brief: NormalisedBrief, { asks, why }: Role): NormalisedBrief => ({
   ...brief,
-  asks: Object.fromEntries(
-    Object.entries(asks).map(([key, { from, to, pull }]): [string, NormalisedAsk] => [
-      key,
-      { from: from ?? null, to: to ?? null, pull, must: null, because: ['method'], reason: why },
-    ]),
-  ),
+  asks: {
+    ...Object.fromEntries(Object.entries(brief.asks).filter(([, ask]) => ask.because.includes('diner'))),
+    ...roleAsks(asks, why, brief),
+  },
 })
+
+const roleAsks = (asks: Role['asks'], why: string, brief: NormalisedBrief): Record<string, NormalisedAsk> =>
+  Object.fromEntries(
+    Object.entries(asks).map(([key, { from, to, pull }]): [string, NormalisedAsk] => {
+      const diners = brief.asks[key as BandKey]
+      const own: NormalisedAsk = { from: from ?? null, to: to ?? null, pull, must: null, because: ['method'], reason: why }
+      // Whoever eats may be stricter than the place: few bones for the shy.
+      if (!diners?.because.includes('diner')) return [key, own]
+      return [
+        key,
+        {
+          ...own,
+          from: stricter(own.from, diners.from, Math.max),
+          to: stricter(own.to, diners.to, Math.min),
+          pull: Math.max(pull, diners.pull),
+        },
+      ]
+    }),
+  )
+
+const stricter = (a: number | null, b: number | null, pick: (a: number, b: number) => number): number | null =>
+  a === null ? b : b === null ? a : pick(a, b)
 
 /** Minutes until the middle is done: depth of flesh squared, in hot liquor; dense flesh takes no longer, thick flesh does. */
 const MINUTES_PER_MM2 = 0.011

@@ -2,6 +2,7 @@ import { createOfferSheet } from '@tender-gill/catalogue/book'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { TODAY, buildBrief, must } from '../testing/builders.ts'
+import { readBones } from '../traits/readTrait.ts'
 import { assignPot, valuePot, type PotProblem } from './assignPot.ts'
 import { listRoles, planPot } from './index.ts'
 
@@ -118,5 +119,36 @@ describe('a pot of several', () => {
   it('refuses a pot of one or of six', () => {
     expect(() => listRoles('stew', 1)).toThrow(RangeError)
     expect(() => listRoles('stew', 6)).toThrow(RangeError)
+  })
+})
+
+describe('who eats from the pot, and what is told as one', () => {
+  const offers = new Map(book.offers.map((offer) => [offer.id, offer]))
+  const bonesOf = (offerId: string, format: 'chunk') => {
+    const offer = offers.get(offerId)
+    return offer ? readBones(offer, format).typical : 10
+  }
+
+  it('sets no bony fish before those who are shy of bones, in any place', () => {
+    for (const k of [2, 3, 4])
+      for (const { places } of plan(k, { diners: { boneShy: true }, covers: 4 }).pots)
+        for (const { offerId, fit } of places) if (fit > 80) expect(bonesOf(offerId, 'chunk')).toBeLessThanOrEqual(3.5)
+  })
+
+  it('names near kin beside a fish and never as a pot of its own, and no fish beside itself', () => {
+    const seen = new Set<string>()
+    for (const { places } of plan(3).pots) {
+      const names = places.map(({ common }) => common)
+      for (const { or, common } of places) {
+        expect(or).not.toContain(common)
+        for (const twin of or) expect(names).not.toContain(twin)
+      }
+      const genera = places
+        .map(({ species, role }) => `${role} ${species.split(' ')[0] ?? ''}`)
+        .sort()
+        .join()
+      seen.add(genera)
+    }
+    expect(seen.size).toBeGreaterThan(1)
   })
 })

@@ -33,7 +33,12 @@ const FLAKING: Role = {
 const GELATINOUS: Role = {
   name: 'gelatinous',
   why: 'gives the broth its body',
-  asks: { collagen: { from: 7, pull: 5 }, tolerance: { from: 5, pull: 2 }, flavour: { to: 5, pull: 1 } },
+  asks: {
+    collagen: { from: 7, pull: 5 },
+    tolerance: { from: 5, pull: 2 },
+    flavour: { to: 5, pull: 1 },
+    bones: { to: 2.5, pull: 2 },
+  },
 }
 const SAVOURY: Role = {
   name: 'savoury',

@@ -28,19 +28,19 @@ const fitOf = async (species: string) => {
 
 describe('the house’s hand', () => {
   it('moves the line-up, shows the value as the house’s, and lets go of it again', async () => {
-    const before = await fitOf('Pollachius virens')
-    const made = await keep(withFlake(await sourceOf('Pollachius virens'), [0.5, 1, 1.5]))
+    const before = await fitOf('Merlangius merlangus')
+    const made = await keep(withFlake(await sourceOf('Merlangius merlangus'), [0.5, 1, 1.5]))
     expect(made).toMatchObject({ status: 201, body: { own: false, hidden: false } })
-    const sheet = (await call('/api/species/Pollachius%20virens')).body
+    const sheet = (await call('/api/species/Merlangius%20merlangus')).body
     expect(sheet).toMatchObject({
       hand: 'house-changed',
       offers: [{ traits: { flake: { typical: 1, basis: 'house' }, fat: { basis: 'compiled' } } }, {}],
     })
-    expect(await fitOf('Pollachius virens')).toBeLessThan(before - 5)
+    expect(await fitOf('Merlangius merlangus')).toBeLessThan(before - 5)
     await call(`/api/house-species/${made.body.id}`, { method: 'DELETE', headers: { 'If-Match': '"1"' } })
-    expect(await fitOf('Pollachius virens')).toBe(before)
+    expect(await fitOf('Merlangius merlangus')).toBe(before)
     expect((await call(`/api/house-species/${made.body.id}/restore`, { method: 'POST' })).status).toBe(200)
-    expect(await fitOf('Pollachius virens')).toBeLessThan(before - 5)
+    expect(await fitOf('Merlangius merlangus')).toBeLessThan(before - 5)
   })
 
   it('is one a species: a second is refused, and so is putting one back beside a newer one', async () => {
