@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { Caution, LeftOutFish, NormalisedBrief, PortionCost } from './lineUp.ts'
+import { AskStanding, Caution, LeftOutFish, NormalisedBrief, PortionCost } from './lineUp.ts'
 import { closed, Fraction, nullable, oneOf, Range, ScientificName, Text } from './schemaParts.ts'
 import { CAUSE_KINDS, CHANGE_KINDS, FORMS, MISSING_REASONS, TEXTURE_KEYS, type TextureKey } from './vocabulary.ts'
 
@@ -28,7 +28,15 @@ const standInProperties = {
 }
 export const StandIn = closed(standInProperties)
 export type StandIn = Static<typeof StandIn>
-export const Rung = closed({ ...standInProperties, changes: Type.Array(Change), thereShare: Fraction })
+export const Rung = closed({
+  ...standInProperties,
+  changes: Type.Array(Change),
+  thereShare: Fraction,
+  standings: Type.Array(AskStanding, { description: 'Where each ask of the dish finds it.' }),
+  differs: Type.Array(oneOf(TEXTURE_KEYS), {
+    description: 'Traits in which it differs from the missing fish in this dish, what weighs most first.',
+  }),
+})
 export type Rung = Static<typeof Rung>
 
 export const Tempting = closed({ species: ScientificName, common: Text(80), offerId: Text(120), sentence: Text(400) })
@@ -47,6 +55,7 @@ export const MissingFish = closed({
   portionCost: nullable(PortionCost),
   buyG: Type.Number(),
   traits: Type.Unsafe<Partial<Record<TextureKey, Static<typeof Range> | null>>>(closed(textureRanges)),
+  standings: Type.Array(AskStanding),
 })
 export type MissingFish = Static<typeof MissingFish>
 

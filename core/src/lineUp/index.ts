@@ -12,4 +12,4 @@ export {
 } from './board.ts'
 export { asksCost, computePrecedence, keepHighest } from './standing.ts'
 export { listLeftOut } from './listLeftOut.ts'
-export { countRows, rankBoard, rankLineUp, stepBoard, type LineUpOptions } from './rankLineUp.ts'
+export { countRows, listStandings, rankBoard, rankLineUp, stepBoard, type LineUpOptions } from './rankLineUp.ts'

@@ -25,7 +25,8 @@ const HOUSE_LEANS_ORDER: readonly HouseLean[] = ['usualPortionCost', 'origin', '
 const toThousandth = (share: number) => Math.round(share * 1000) / 1000
 const toCent = (money: number) => Math.round(money * 100) / 100
 
-const listStandings = ({ fit }: Entry): AskStanding[] =>
+/** Where each ask of a brief finds an entry, for the strips. */
+export const listStandings = ({ fit }: Entry): AskStanding[] =>
   fit.readings.map(({ key, value, desirability }) => ({
     trait: key,
     low: value?.low ?? null,

@@ -17,12 +17,12 @@ import type {
 import { computePortionCost, computeWeightToBuyG } from '../amounts/index.ts'
 import { toTenth } from '../fit/index.ts'
 import { stateMatches } from '../gates/index.ts'
-import { byFit, createBoard, listLeftOut, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
+import { byFit, createBoard, listLeftOut, listStandings, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
 import { findCautions } from '../safety/index.ts'
 import { ENGINE_VERSION, LADDER } from '../tables/constants.ts'
 import { readTrait } from '../traits/index.ts'
 import { chooseLadder } from './chooseLadder.ts'
-import { computeAlike, computeStandInScore } from './computeAlike.ts'
+import { computeAlike, computeStandInScore, type TraitGap } from './computeAlike.ts'
 import { computeThereShare, findCauses } from './findCauses.ts'
 import { findTempting } from './findTempting.ts'
 import { listChanges } from './listChanges.ts'
@@ -32,6 +32,8 @@ import { TEXTURE_LIST } from './textureSet.ts'
 interface ScoredEntry {
   readonly entry: Entry
   readonly alike: number
+  /** Traits in which it differs, what weighs most first. */
+  readonly differs: readonly TextureKey[]
   readonly standIn: number
 }
 
@@ -93,6 +95,7 @@ function describeMissing(entry: Entry, board: Board, askedAs: string | undefined
     portionCost: describeCost(entry, board),
     buyG: describeBuyG(entry, board),
     traits,
+    standings: listStandings(entry),
   }
 }
 
@@ -115,10 +118,18 @@ function describeStandIn({ entry, alike, standIn }: ScoredEntry, board: Board): 
   }
 }
 
+/** A gap that a cook would notice, in shoulders weighted as in the likeness. */
+const NOTICED = 0.1
+const listDiffering = (gaps: readonly TraitGap[]): readonly TextureKey[] =>
+  gaps
+    .filter(({ delta, pull }) => delta >= NOTICED && pull > 0)
+    .sort((a, b) => b.pull * b.delta - a.pull * a.delta)
+    .map(({ key }) => key)
+
 function scoreEntries(entries: readonly Entry[], missing: Entry, board: Board): readonly ScoredEntry[] {
   return entries.map((entry) => {
-    const { alike } = computeAlike(entry.candidate, missing.candidate, board.brief, board.scoring)
-    return { entry, alike, standIn: computeStandInScore(alike, entry.fit.fit) }
+    const { alike, gaps } = computeAlike(entry.candidate, missing.candidate, board.brief, board.scoring)
+    return { entry, alike, differs: listDiffering(gaps), standIn: computeStandInScore(alike, entry.fit.fit) }
   })
 }
 
@@ -169,6 +180,8 @@ function buildLadder(scored: readonly ScoredEntry[], missing: Entry, because: Mi
       {
         ...describeStandIn(item, board),
         changes,
+        standings: listStandings(item.entry),
+        differs: [...item.differs],
         thereShare: Math.round(computeThereShare(findCauses(item.entry.candidate)) * 1000) / 1000,
       },
     ]

@@ -2,8 +2,10 @@ import type { Change, ChangeKind, NormalisedBrief, TextureKey } from '@tender-gi
 import { computePortionCost, computeWeightToBuyG } from '../amounts/index.ts'
 import { toAxis } from '../axes/index.ts'
 import { FORM_LABEL, describeGrams } from '../describe/index.ts'
+import { composeFromFat, computeProperties, cookSlab, type SlabCook } from '../heat/index.ts'
 import { findCautions } from '../safety/index.ts'
 import { WITHOUT_DEPTH, WITH_SKIN } from '../tables/formats.ts'
+import { DONE_C, FRIDGE_C, MEDIA } from '../tables/media.ts'
 import { METHOD_TABLE, type Heat } from '../tables/methods.ts'
 import { readTrait, type Candidate } from '../traits/index.ts'
 
@@ -42,7 +44,7 @@ function priceChange({ missing, candidate, brief }: Swap): Change | undefined {
   if (delta === 0) return change('price', 'Costs the same a portion.', 0, now.currency)
   return change(
     'price',
-    `${Math.abs(delta).toFixed(2)} ${now.currency} a portion ${delta > 0 ? 'more' : 'less'} (${now.typical.toFixed(2)}).`,
+    `${now.typical.toFixed(2)} ${now.currency} a portion, ${Math.abs(delta).toFixed(2)} ${delta > 0 ? 'more' : 'less'}.`,
     delta,
     now.currency,
   )
@@ -59,21 +61,56 @@ const DEPTH_EXPONENT: Record<Heat, number | null> = {
   none: null,
 }
 
-/** Relative cooking time where the cut is as deep as the fish; nothing when the brief fixes the thickness. */
-function timeChange({ missing, candidate, brief }: Swap): Change | undefined {
+/** How deep the flesh lies in the cut: none where the brief or the knife fixes it. */
+const depthTells = (brief: NormalisedBrief): boolean =>
+  brief.thicknessMm === null && (!WITHOUT_DEPTH.has(brief.format) || brief.format === 'whole')
+
+/** How one fish cooks in the medium of the dish; nothing where one temperature on both faces does not tell it. */
+function cookOf(candidate: Candidate, brief: NormalisedBrief): SlabCook | undefined {
+  const medium = MEDIA[brief.method]
+  if (!medium || !depthTells(brief) || brief.format === 'whole') return undefined
+  const flesh = computeProperties(composeFromFat(typicalOf('fat', candidate, brief)), 40)
+  return cookSlab(candidate.offer.depthMm.typical, flesh, medium, { startC: FRIDGE_C, targetC: DONE_C[brief.doneness] })
+}
+
+const toMinutes = (minutes: number): number => (minutes < 10 ? Math.round(minutes * 2) / 2 : Math.round(minutes))
+const depths = ({ missing, candidate }: Swap) =>
+  `flesh ${Math.round(candidate.offer.depthMm.typical)} mm deep against ${Math.round(missing.offer.depthMm.typical)}; ±20 %, check the middle`
+
+/** Minutes where they can be worked out, else how much longer or shorter; nothing when the brief fixes the thickness. */
+function timeChange(swap: Swap): Change | undefined {
+  const { missing, candidate, brief } = swap
+  const now = cookOf(candidate, brief)
+  const before = cookOf(missing, brief)
+  if (!now || !before) return relativeTimeChange(swap)
+  if (Math.abs(now.minutes / before.minutes - 1) < 0.15) return undefined
+  const [minutes, was] = [toMinutes(now.minutes), toMinutes(before.minutes)]
+  return change('cook-time', `Cooks about ${minutes} min instead of ${was} (${depths(swap)}).`, round(minutes - was), 'min')
+}
+
+/** Thin pieces go on cooking for longer out of the heat, thick ones for less: where that differs, when to take it out. */
+function pullChange({ missing, candidate, brief }: Swap): Change | undefined {
+  const now = cookOf(candidate, brief)
+  const before = cookOf(missing, brief)
+  if (!now || !before) return undefined
+  const delta = Math.round(now.pullC) - Math.round(before.pullC)
+  if (delta === 0) return undefined
+  return change(
+    'pull-temp',
+    `Take it out at about ${Math.round(now.pullC)} °C in the middle, not ${Math.round(before.pullC)}; resting brings it to ${DONE_C[brief.doneness]}.`,
+    delta,
+    '°C',
+  )
+}
+
+function relativeTimeChange(swap: Swap): Change | undefined {
+  const { missing, candidate, brief } = swap
   const exponent = DEPTH_EXPONENT[METHOD_TABLE[brief.method].heat]
-  if (exponent === null || brief.thicknessMm !== null || (WITHOUT_DEPTH.has(brief.format) && brief.format !== 'whole')) return undefined
-  const now = candidate.offer.depthMm.typical
-  const before = missing.offer.depthMm.typical
-  const percent = Math.round((100 * (now / before) ** exponent - 100) / 5) * 5
+  if (exponent === null || !depthTells(brief)) return undefined
+  const percent = Math.round((100 * (candidate.offer.depthMm.typical / missing.offer.depthMm.typical) ** exponent - 100) / 5) * 5
   if (Math.abs(percent) < 15) return undefined
   const far = percent > 100 ? 'more than twice as long' : `about ${Math.abs(percent)} % ${percent > 0 ? 'longer' : 'shorter'}`
-  return change(
-    'cook-time',
-    `Cooks ${far} (flesh ${Math.round(now)} mm deep against ${Math.round(before)}; ±20 %, check the middle).`,
-    percent,
-    '%',
-  )
+  return change('cook-time', `Cooks ${far} (${depths(swap)}).`, percent, '%')
 }
 
 function fatChange(swap: Swap): Change | undefined {
@@ -189,6 +226,7 @@ const FINDERS = [
   priceChange,
   weightChange,
   timeChange,
+  pullChange,
   handlingChange,
   bonesChange,
   fatChange,

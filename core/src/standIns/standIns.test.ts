@@ -181,6 +181,45 @@ describe('findStandIns', () => {
     }
   })
 
+  it('computes minutes for a deeper fish where the medium tells them, and how much longer where it does not', () => {
+    const deep = (mm: number) => ({ low: mm - 2, typical: mm, high: mm + 2, basis: 'compiled' as const })
+    const sheet = buildSheet(buildOffer('Piscis absens', { depthMm: deep(20) }), buildOffer('Piscis alter', { depthMm: deep(30) }))
+    const changeOf = (method: 'poach' | 'grill', kind: string, patch: object = {}) =>
+      must(ask({ method, format: 'portion', missing: 'Piscis absens', ...patch }, sheet)).ladder[0]?.changes.find(
+        (one) => one.kind === kind,
+      )
+    const poached = changeOf('poach', 'cook-time')
+    expect(poached?.unit).toBe('min')
+    const [, minutes, was] = /about ([\d.]+) min instead of ([\d.]+)/.exec(poached?.sentence ?? '') ?? []
+    expect(poached?.delta).toBeCloseTo(Number(minutes) - Number(was), 6)
+    // Half as deep again takes about twice as long in water: time grows nearly as the square of depth.
+    expect(Number(minutes) / Number(was)).toBeGreaterThan(1.8)
+    expect(Number(minutes) / Number(was)).toBeLessThan(2.3)
+    expect(changeOf('grill', 'cook-time')).toMatchObject({ unit: '%', delta: 100 })
+    expect(changeOf('poach', 'cook-time', { thicknessMm: 18 })).toBeUndefined()
+  })
+
+  it('names the traits in which a rung differs, what weighs most first, with both on the strips of the dish', () => {
+    const { ladder, missing } = must(
+      ask(
+        { method: 'curry', format: 'chunk', missing: 'Piscis absens' },
+        buildSheet(
+          buildOffer('Piscis absens'),
+          buildOffer('Piscis alter', { flesh: { cohesion: 4.2, fat: 14 } }),
+          buildOffer('Piscis idem'),
+        ),
+      ),
+    )
+    const rung = (species: string) => ladder.find((one) => one.species === species)
+    expect(rung('Piscis alter')?.differs.slice(0, 2)).toEqual(['cohesion', 'fat'])
+    expect(rung('Piscis idem')?.differs).toEqual([])
+    for (const { standings, differs } of ladder)
+      for (const key of differs) {
+        expect(standings.some(({ trait }) => trait === key)).toBe(true)
+        expect(missing.standings.some(({ trait }) => trait === key)).toBe(true)
+      }
+  })
+
   it('computes what changes in numbers: weight, price, fat, bones and handling', () => {
     const market = {
       prices: [

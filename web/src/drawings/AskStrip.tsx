@@ -8,6 +8,8 @@ interface Props {
   readonly standing: AskStanding
   readonly ask: NormalisedAsk
   readonly width?: number
+  /** Another fish on the same strip, as a ghost: the one that is missing. */
+  readonly ghost?: { readonly standing: AskStanding; readonly name: string } | undefined
 }
 
 const HEIGHT = 20
@@ -20,10 +22,18 @@ export function describeStrip({ trait, low, typical, high }: AskStanding, ask: N
   return `${ASK_LABEL[trait]}: ${describeValue(trait, typical)}, usually ${describeValue(trait, low)} to ${describeValue(trait, high)}; wanted ${describeBand(trait, ask.from, ask.to)}`
 }
 
+const describeGhost = (text: string, ghost: Props['ghost']): string => {
+  const typical = ghost?.standing.typical
+  const key = ghost?.standing.trait
+  if (!ghost || typical === null || typical === undefined || !key || key === 'colour') return text
+  return `${text}; ${ghost.name} has ${describeValue(key, typical)}`
+}
+
 /** One ask met by one fish: the wanted band, the fish as a dot with a whisker; filled inside the band, hollow outside. */
 export const AskStrip = memo(DrawnStrip, (a, b) => {
   const same = (x: Props, y: Props) =>
     x.width === y.width &&
+    x.ghost?.standing.typical === y.ghost?.standing.typical &&
     x.ask.from === y.ask.from &&
     x.ask.to === y.ask.to &&
     x.standing.trait === y.standing.trait &&
@@ -32,8 +42,8 @@ export const AskStrip = memo(DrawnStrip, (a, b) => {
   return same(a, b) && sameRange(a.standing, b.standing)
 })
 
-function DrawnStrip({ standing, ask, width = 72 }: Props) {
-  const text = describeStrip(standing, ask)
+function DrawnStrip({ standing, ask, width = 72, ghost }: Props) {
+  const text = describeGhost(describeStrip(standing, ask), ghost)
   if (standing.trait === 'colour') return null
   const key = standing.trait as BandKey
   const at = (value: number) => 4 + placeOnAxis(key, value) * (width - 8)
@@ -45,6 +55,17 @@ function DrawnStrip({ standing, ask, width = 72 }: Props) {
       <title>{text}</title>
       <path d={`M0 ${MIDDLE}H${width}`} stroke={INK.slate} strokeWidth={1} />
       <rect x={from} y={3} width={Math.max(2, to - from)} height={HEIGHT - 6} fill={INK.brine} stroke={INK.kelp} />
+      {ghost && ghost.standing.typical !== null && (
+        <circle
+          cx={at(ghost.standing.typical)}
+          cy={MIDDLE}
+          r={4.6}
+          fill="none"
+          stroke={INK.squid}
+          strokeWidth={1.4}
+          strokeDasharray="2 2"
+        />
+      )}
       {standing.typical === null || standing.low === null || standing.high === null ? (
         <text x={width / 2} y={14} textAnchor="middle" fontSize={11} fill={INK.squid}>
           not known

@@ -1,6 +1,8 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Rung, StandIns, Tempting } from '@tender-gill/contract'
+import { ASK_LABEL } from '@tender-gill/core'
+import { AskStrip } from '../../drawings/AskStrip.tsx'
 import { INK } from '../../theme.ts'
 import { ofHundred } from '../dishWords.ts'
 
@@ -23,7 +25,32 @@ const STEP = {
   '&:after': { content: '""', position: 'absolute', left: 0, top: 9, width: 15, borderTop: `3px solid ${INK.squid}` },
 } as const
 
-function RungItem({ rung, changes }: { readonly rung: Rung; readonly changes: number }) {
+const MOST_STRIPS = 3
+
+/** Where a rung parts from the missing fish: the traits that weigh most in this dish, the missing fish as a ghost on the same strip. */
+function DifferingStrips({ rung, standIns }: { readonly rung: Rung; readonly standIns: StandIns }) {
+  const strips = rung.differs.slice(0, MOST_STRIPS).flatMap((key) => {
+    const standing = rung.standings.find(({ trait }) => trait === key)
+    const ghost = standIns.missing.standings.find(({ trait }) => trait === key)
+    const ask = standIns.brief.asks[key]
+    return standing && ghost && ask ? [{ key, standing, ghost, ask }] : []
+  })
+  if (strips.length === 0) return null
+  return (
+    <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', my: 0.5 }}>
+      {strips.map(({ key, standing, ghost, ask }) => (
+        <Box key={key} sx={{ fontSize: 13 }}>
+          <Box component="span" sx={{ display: 'block' }}>
+            {ASK_LABEL[key]}
+          </Box>
+          <AskStrip standing={standing} ask={ask} width={120} ghost={{ standing: ghost, name: standIns.missing.common }} />
+        </Box>
+      ))}
+    </Box>
+  )
+}
+
+function RungItem({ rung, changes, standIns }: { readonly rung: Rung; readonly changes: number; readonly standIns: StandIns }) {
   const named = rung.changes.find(({ kind }) => kind === 'menu-name')
   const rest = rung.changes.filter((change) => change !== named)
   return (
@@ -39,6 +66,7 @@ function RungItem({ rung, changes }: { readonly rung: Rung; readonly changes: nu
       <Typography variant="body2" color="text.secondary">
         {rung.offer}
       </Typography>
+      {changes > 3 && <DifferingStrips rung={rung} standIns={standIns} />}
       {rest.length === 0 && <Typography variant="body2">Cooks and serves the same.</Typography>}
       {rest.slice(0, changes).map(({ sentence }) => (
         <Typography key={sentence} variant="body2">
@@ -89,7 +117,7 @@ export function LadderDrawing({ standIns, changes = 99 }: Props) {
       ))}
       <Box component="ol" aria-label="Stand-ins, nearest first" sx={{ listStyle: 'none', p: 0, my: 1 }}>
         {ladder.map((rung) => (
-          <RungItem key={rung.offerId} rung={rung} changes={changes} />
+          <RungItem key={rung.offerId} rung={rung} changes={changes} standIns={standIns} />
         ))}
         {tempting.slice(0, changes > 3 ? 3 : 1).map((fish) => (
           <TemptingItem key={fish.species} fish={fish} />

@@ -23,6 +23,16 @@ describe('stand-ins', () => {
     expect(rows.map(({ name }) => name)).not.toContain(await missing())
   })
 
+  it('show where each parts from the missing fish, the missing one as a ghost on the same strip', async () => {
+    await openPage('/dishes/stew/stand-ins', KITCHEN)
+    await everyone()
+    const ladder = await screen.findByRole('list', { name: 'Stand-ins, nearest first' })
+    const strips = await within(ladder).findAllByRole('img')
+    expect(strips.length).toBeGreaterThan(0)
+    const name = await missing()
+    for (const strip of strips) expect(strip.getAttribute('aria-label')).toContain(`; ${name ?? ''} has `)
+  })
+
   it('cost less, where the fish was too dear', async () => {
     await openPage('/dishes/lunch/stand-ins', KITCHEN)
     await everyone()

@@ -1,0 +1,2 @@
+export { cookSlab, type Medium, type SlabCook } from './cookSlab.ts'
+export { composeFromFat, computeProperties, type Composition, type ThermalProperties } from './properties.ts'
