@@ -22,7 +22,10 @@ const PICTURES: readonly Picture[] = [
   { name: 'stand-ins', path: '/dishes/beer-battered-supper/stand-ins' },
   { name: 'pot', path: '/dishes/saffron-rice/pot' },
   { name: 'amounts', path: '/dishes/beer-battered-supper/amounts' },
-  { name: 'fish-first', path: '/fish/Salmo%20salar' },
+  {
+    name: 'fish-first',
+    path: '/fish/Dicentrarchus%20labrax?f=Dicentrarchus%20labrax~farmed~fresh~body~whole~12~kg~450~8&f=Gadus%20morhua~wild~fresh~body~fillet-skin-on~19~kg~~',
+  },
   { name: 'book', path: '/book?firmness=high&fat=low&bones=low&method=grill' },
   { name: 'book-shared-name', path: '/book?name=butterfish' },
   { name: 'species', path: '/book/Salmo%20salar' },
