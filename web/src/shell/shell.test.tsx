@@ -1,0 +1,71 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import { KITCHEN } from '../testing/dishes.ts'
+import { openPage } from '../testing/openPage.tsx'
+
+const press = (key: string, on: Element | Window = window) => fireEvent.keyDown(on, { key })
+const path = () => window.location.pathname
+
+describe('keys', () => {
+  it('walk along the line of a dish: g and a letter, or s for stand-ins', async () => {
+    await openPage('/dishes/stew/line-up', KITCHEN)
+    await screen.findByRole('list', { name: 'Fish that can do it' })
+    press('g')
+    press('a')
+    await waitFor(() => expect(path()).toBe('/dishes/stew/amounts'))
+    press('s')
+    await waitFor(() => expect(path()).toBe('/dishes/stew/stand-ins'))
+    press('g')
+    press('b')
+    await waitFor(() => expect(path()).toBe('/dishes/stew/brief'))
+  })
+
+  it('rest inside a field, and beside a key that is held', async () => {
+    await openPage('/dishes/stew/line-up', KITCHEN)
+    await screen.findByRole('list', { name: 'Fish that can do it' })
+    press('s', screen.getByRole('combobox', { name: 'Find a fish by any market name' }))
+    fireEvent.keyDown(window, { key: 's', ctrlKey: true })
+    expect(path()).toBe('/dishes/stew/line-up')
+  })
+
+  it('are shown by a question mark, and can be switched off and on', async () => {
+    await openPage('/dishes/stew/line-up', KITCHEN)
+    await screen.findByRole('list', { name: 'Fish that can do it' })
+    press('?')
+    const keys = await screen.findByRole('dialog', { name: 'Keys' })
+    fireEvent.click(within(keys).getByRole('button', { name: 'Switch single keys off' }))
+    press('Escape')
+    await waitFor(() => expect(screen.queryByRole('dialog', { name: 'Keys' })).toBeNull())
+    press('s')
+    expect(path()).toBe('/dishes/stew/line-up')
+    localStorage.setItem('tender-gill-keys', 'on')
+    press('s')
+    await waitFor(() => expect(path()).toBe('/dishes/stew/stand-ins'))
+  })
+
+  it('put the cursor into the search', async () => {
+    await openPage('/', KITCHEN)
+    await screen.findByRole('list', { name: 'Dishes' })
+    press('/')
+    expect(document.activeElement).toBe(screen.getByRole('combobox', { name: 'Find a fish by any market name' }))
+  })
+})
+
+describe('the search of every page', () => {
+  it('leads to the fish in the book, by another language’s name', async () => {
+    await openPage('/', KITCHEN)
+    const search = await screen.findByRole('combobox', { name: 'Find a fish by any market name' })
+    fireEvent.change(search, { target: { value: 'cabillaud' } })
+    const list = await screen.findByRole('listbox', { name: 'Fish found' })
+    await waitFor(() => expect(within(list).getAllByRole('option')[0]?.textContent).toContain('Gadus morhua'))
+    fireEvent.keyDown(search, { key: 'Enter' })
+    await waitFor(() => expect(path()).toBe('/book/Gadus%20morhua'))
+  })
+})
+
+describe('a page that is not there yet', () => {
+  it('says so and leads back', async () => {
+    await openPage('/dishes/stew/cold', KITCHEN)
+    expect(await screen.findByRole('heading', { name: /not built yet|Nothing stands here/ })).toBeDefined()
+  })
+})
