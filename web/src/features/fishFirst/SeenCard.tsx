@@ -83,7 +83,16 @@ export function SeenCard({ fish, offers, currency, main, onChange, onRemove }: P
           <div>{shown.traits.fat.typical} g fat</div>
         </Box>
       </Box>
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)', columnGap: 1, rowGap: 1.5, mt: 1.5 }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)',
+          columnGap: 1,
+          rowGap: 1.5,
+          mt: 1.5,
+          '& .MuiInputBase-root': { minHeight: { xs: 44, md: 40 } },
+        }}
+      >
         <TextField
           size="small"
           select
