@@ -7,6 +7,7 @@ export {
   DIFFERENCE_WORDS,
   FORM_LABEL,
   GATE_LABEL,
+  nameMonth,
   describeBand,
   describeBound,
   describeGrams,

@@ -40,7 +40,8 @@ function isWrongSize(offer: ResolvedOffer, brief: NormalisedBrief): boolean {
   return tooSmall || tooBig
 }
 
-const seasonGate = ({ origin, state, season }: ResolvedOffer, brief: NormalisedBrief): Gate | undefined => {
+/** What the day and the waters close for a wild fresh fish. */
+export const seasonGate = ({ origin, state, season }: ResolvedOffer, brief: NormalisedBrief): Gate | undefined => {
   if (brief.waters === null || origin !== 'wild' || state !== 'fresh' || !season) return undefined
   if (season.closed) return 'closed-season'
   return season.landings < NOT_LANDED_SHARE ? 'not-landed' : undefined

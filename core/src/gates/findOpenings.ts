@@ -3,11 +3,19 @@ import { normaliseBrief, type NormaliseOptions } from '../brief/index.ts'
 import { findForms, type Candidate } from '../traits/index.ts'
 import { applyOpenings } from './applyOpenings.ts'
 import { findGates, type ScoringGap } from './findGates.ts'
-import { openingFor } from './openingFor.ts'
+import { openingFor, type OfferOn } from './openingFor.ts'
 
 export interface OpeningResult {
   readonly opens: readonly Opening[]
   readonly words: readonly string[]
+  /** How much of the dish the changes take away together. */
+  readonly effort: number
+}
+
+export interface OpeningContext {
+  readonly gap: ScoringGap
+  readonly options: NormaliseOptions
+  readonly offerOn: OfferOn
 }
 
 /** Opening one gate can uncover another (a new cut has bones of its own); more rounds than this is another dish. */
@@ -16,21 +24,23 @@ const MOST_ROUNDS = 4
 /**
  * The changes to a brief that open every gate of a candidate, proved by applying them; undefined where only another fish would do.
  */
-export function findOpenings(candidate: Candidate, brief: Brief, gap: ScoringGap, options: NormaliseOptions): OpeningResult | undefined {
+export function findOpenings(candidate: Candidate, brief: Brief, { gap, options, offerOn }: OpeningContext): OpeningResult | undefined {
   let changed = brief
+  let effort = 0
   const opens = new Map<string, Opening>()
   const words: string[] = []
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     const normalised = normaliseBrief(changed, options)
     if (!normalised.ok) return undefined
-    const current = withForm(candidate, normalised.value)
+    const current = withForm({ ...candidate, offer: offerOn(candidate.offer, normalised.value.date) }, normalised.value)
     const gates = findGates(current, normalised.value, gap)
-    if (gates.length === 0) return { opens: [...opens.values()], words }
+    if (gates.length === 0) return { opens: [...opens.values()], words, effort }
     for (const gate of gates) {
-      const opening = openingFor(gate, current, normalised.value)
+      const opening = openingFor(gate, current, normalised.value, offerOn)
       if (!opening || opening.opens.length === 0) return undefined
       for (const step of opening.opens) opens.set(step.path, step)
       words.push(opening.words)
+      effort += opening.effort
       changed = applyOpenings(changed, opening.opens)
     }
   }

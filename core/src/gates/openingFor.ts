@@ -1,19 +1,32 @@
-import type { Gate, NormalisedBrief, Opening } from '@tender-gill/contract'
+import type { Gate, NormalisedBrief, Opening, ResolvedOffer } from '@tender-gill/contract'
 import { computeDaysLeft } from '../cold/index.ts'
-import { ASK_LABEL } from '../describe/index.ts'
+import { ASK_LABEL, nameMonth } from '../describe/index.ts'
+import { midMonth, monthsByNearness } from '../market/index.ts'
 import { findRawRefusal, isServedRaw } from '../safety/index.ts'
 import { FORMAT_LABEL } from '../tables/formats.ts'
 import { usualFormats } from '../tables/methods.ts'
 import { computeSteakG, findForms, readTrait, type Candidate } from '../traits/index.ts'
-import { leastSteakG } from './findGates.ts'
+import { leastSteakG, seasonGate } from './findGates.ts'
 
 /** One change to the brief that opens one gate, as data and in words. */
 export interface GateOpening {
   readonly opens: readonly Opening[]
   readonly words: string
+  /** How much of the dish it changes, as EFFORT weighs it. */
+  readonly effort: number
 }
 
-const one = (path: string, value: unknown, words: string): GateOpening => ({ opens: [{ path, value }], words })
+/** An offer as the brief's own market has it on another day. */
+export type OfferOn = (offer: ResolvedOffer, date: string) => ResolvedOffer
+
+/** How much of a dish each kind of change takes away: another cut or form least, waiting and another way of cooking more, giving up what the dish needs most. */
+export const EFFORT = { cut: 1, month: 2, method: 2, must: 3 } as const
+
+const one = (path: string, value: unknown, words: string, effort: number = EFFORT.cut): GateOpening => ({
+  opens: [{ path, value }],
+  words,
+  effort,
+})
 const THICKEST_STEAK_MM = 60
 
 const pointer = (token: string) => token.replaceAll('~', '~0').replaceAll('/', '~1')
@@ -25,7 +38,7 @@ function widen(field: 'origin' | 'state', { offer }: Candidate, brief: Normalise
   if (brief[field] !== 'any') opens.push({ path: `/${field}`, value: 'any' })
   if (choice?.[field] && choice[field] !== 'any')
     opens.push({ path: `/offers/${pointer(brief.askedAs[offer.species] ?? offer.species)}`, value: { ...choice, [field]: 'any' } })
-  return { opens, words: `${offer[field]} fish is allowed` }
+  return { opens, words: `${offer[field]} fish is allowed`, effort: EFFORT.cut }
 }
 
 function openForm({ offer }: Candidate, brief: NormalisedBrief): GateOpening | undefined {
@@ -42,8 +55,9 @@ function openThickness({ offer }: Candidate, brief: NormalisedBrief): GateOpenin
   }
   const mm = Math.floor(offer.depthMm.high)
   const lifted: readonly Opening[] = brief.asks.thickness?.must ? [{ path: '/asks/thickness/must', value: false }] : []
-  if (brief.thicknessMm === null) return { opens: lifted, words: 'depth of flesh is no must' }
-  return mm >= 3 ? { opens: [{ path: '/thicknessMm', value: mm }, ...lifted], words: `the cut is ${mm} mm or thinner` } : undefined
+  if (brief.thicknessMm === null) return { opens: lifted, words: 'depth of flesh is no must', effort: EFFORT.must }
+  if (mm < 3) return undefined
+  return { opens: [{ path: '/thicknessMm', value: mm }, ...lifted], words: `the cut is ${mm} mm or thinner`, effort: EFFORT.cut }
 }
 
 function openSize({ offer }: Candidate, brief: NormalisedBrief): GateOpening {
@@ -51,7 +65,11 @@ function openSize({ offer }: Candidate, brief: NormalisedBrief): GateOpening {
   const band = { from: Math.floor(from), to: Math.ceil(to) }
   const byHand = brief.asks.weight?.because.includes('brief') && brief.wholeWeightG === null
   const own: readonly Opening[] = byHand ? [{ path: '/asks/weight', value: band }] : []
-  return { opens: [{ path: '/wholeWeightG', value: band }, ...own], words: `a whole fish may weigh ${band.from} to ${band.to} g` }
+  return {
+    opens: [{ path: '/wholeWeightG', value: band }, ...own],
+    words: `a whole fish may weigh ${band.from} to ${band.to} g`,
+    effort: EFFORT.cut,
+  }
 }
 
 function openKeeping({ offer }: Candidate, brief: NormalisedBrief): GateOpening | undefined {
@@ -61,11 +79,21 @@ function openKeeping({ offer }: Candidate, brief: NormalisedBrief): GateOpening 
   return one('/keep', keep, `it waits ${keep.hours} hours at most, in melting ice`)
 }
 
+/** The nearest month in which the kitchen's own year has it landed and open; nothing where it keeps no year or no such month. */
+function openMonth({ offer }: Candidate, brief: NormalisedBrief, offerOn: OfferOn): GateOpening | undefined {
+  for (const month of monthsByNearness(brief.date)) {
+    const date = midMonth(brief.date, month)
+    if (seasonGate(offerOn(offer, date), brief) === undefined)
+      return one('/date', date, `it is bought in ${nameMonth(month)}`, EFFORT.month)
+  }
+  return undefined
+}
+
 /**
  * The smallest change to the brief that opens one gate for this candidate; undefined where only another fish would do. No opening ever
  * lifts a safety gate: freezing before serving raw changes the fish, not the rule.
  */
-export function openingFor(gate: Gate, candidate: Candidate, brief: NormalisedBrief): GateOpening | undefined {
+export function openingFor(gate: Gate, candidate: Candidate, brief: NormalisedBrief, offerOn: OfferOn): GateOpening | undefined {
   const { offer } = candidate
   switch (gate) {
     case 'unavailable':
@@ -97,17 +125,18 @@ export function openingFor(gate: Gate, candidate: Candidate, brief: NormalisedBr
       return cost ? one('/budget/perPortion', limit, `a portion may cost ${limit.toFixed(2)}`) : undefined
     }
     case 'colour':
-      return one('/colour/must', false, 'its colour is no must')
+      return one('/colour/must', false, 'its colour is no must', EFFORT.must)
     case 'allergy':
     case 'vulnerable':
     case 'wax-ester':
     case 'protected':
+      return undefined
     case 'closed-season':
     case 'not-landed':
-      return undefined
+      return openMonth(candidate, brief, offerOn)
     case 'stock':
-      return offer.stock?.spent ? undefined : one('/asks/stock/must', false, 'the stock is a wish')
+      return offer.stock?.spent ? undefined : one('/asks/stock/must', false, 'the stock is a wish', EFFORT.must)
     default:
-      return one(`/asks/${gate}/must`, false, `${ASK_LABEL[gate].toLowerCase()} is no must`)
+      return one(`/asks/${gate}/must`, false, `${ASK_LABEL[gate].toLowerCase()} is no must`, EFFORT.must)
   }
 }

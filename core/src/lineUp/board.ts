@@ -2,10 +2,11 @@ import type { Brief, Gate, NormalisedBrief, OfferSheet, Problem, Part, ResolvedO
 import { createFindSpecies, normaliseBrief, type FindSpecies, type NormaliseOptions } from '../brief/index.ts'
 import { computePortionCost, findPrice } from '../amounts/index.ts'
 import { computeFit, createScoring, type Fit, type Scoring } from '../fit/index.ts'
-import { findGates, findStructuralGates } from '../gates/index.ts'
+import { findGates, findStructuralGates, type OfferOn } from '../gates/index.ts'
 import { applyMarket } from '../market/index.ts'
 import { METHOD_TABLE } from '../tables/methods.ts'
 import { findForms, type Candidate } from '../traits/index.ts'
+import { listOtherWays, type OtherWay } from './otherWays.ts'
 import { asksCost, computePrecedence, keepHighest } from './standing.ts'
 
 /** A candidate with its fit and the gates it fails. */
@@ -26,6 +27,10 @@ export interface Board {
   /** The entries that the brief considers. */
   readonly considered: readonly Entry[]
   readonly findSpecies: FindSpecies
+  /** An offer as the brief's own market has it on another day; as it is today where the brief brings no year. */
+  readonly offerOn: OfferOn
+  /** The same dish cooked in every other way, as the engine reads it. */
+  readonly otherWays: () => readonly OtherWay[]
   /** The same board as if the house had no leanings; null where it has none. */
   readonly withoutLeanings: () => Board | null
 }
@@ -83,6 +88,30 @@ export const withFreezing = (offer: ResolvedOffer, brief: NormalisedBrief): Reso
     ? offer
     : { ...offer, frozenForRaw: offer.frozenForRaw || brief.offers[offer.species]?.frozenForRaw === true }
 
+/** The brief's own market on another day; each day is laid out once, and only when it is asked for. */
+function createOfferOn(rawBrief: Brief, brief: NormalisedBrief, sheet: OfferSheet, findSpecies: FindSpecies): OfferOn {
+  const { market } = rawBrief
+  if (!market?.seasons?.length || brief.waters === null) return (offer) => offer
+  const days = new Map<string, ReadonlyMap<string, ResolvedOffer>>()
+  return (offer, date) => {
+    const day =
+      days.get(date) ??
+      new Map(
+        applyMarket(withoutMarket(sheet.offers), market, { date, waters: brief.waters, findSpecies }).map((dressed) => [
+          dressed.id,
+          withFreezing(dressed, brief),
+        ]),
+      )
+    days.set(date, day)
+    return day.get(offer.id) ?? offer
+  }
+}
+
+const once = <T>(make: () => T): (() => T) => {
+  let made: { readonly value: T } | undefined
+  return () => (made ??= { value: make() }).value
+}
+
 /**
  * Lays a brief over a sheet of offers: names and asks resolved, the brief's own market applied, every offer judged.
  * @returns the board, or every problem of the brief with its place
@@ -107,7 +136,12 @@ export function createBoard(rawBrief: Brief, sheet: OfferSheet, today: string): 
     const laid = createBoard(rawBrief, plain, today)
     return laid.ok ? laid.value : null
   }
-  return { ok: true, value: { rawBrief, brief, options, scoring, entries, considered, findSpecies, withoutLeanings } }
+  const offerOn = createOfferOn(rawBrief, brief, sheet, findSpecies)
+  const otherWays = once(() => listOtherWays(rawBrief, offers, options))
+  return {
+    ok: true,
+    value: { rawBrief, brief, options, scoring, entries, considered, findSpecies, offerOn, otherWays, withoutLeanings },
+  }
 }
 
 /** Standing order: unrounded fit, then the smaller sum of pull x miss, then the same over the ends of the ranges, then offer id. */

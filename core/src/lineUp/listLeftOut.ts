@@ -1,6 +1,7 @@
 import type { Gate, LeftOutFish } from '@tender-gill/contract'
-import { GATE_ORDER, describeGate, findOpenings } from '../gates/index.ts'
+import { EFFORT, GATE_ORDER, describeGate, findOpenings, type OpeningResult } from '../gates/index.ts'
 import { byFit, groupBySpecies, type Board, type Entry } from './board.ts'
+import { findOtherWay } from './otherWays.ts'
 
 const orderOf = (gate: Gate | undefined): number => (gate === undefined ? -1 : GATE_ORDER.indexOf(gate))
 
@@ -9,11 +10,34 @@ function pickSpokesman(entries: readonly Entry[]): Entry | undefined {
   return [...entries].sort((a, b) => a.gates.length - b.gates.length || orderOf(b.gates[0]) - orderOf(a.gates[0]) || byFit(a, b))[0]
 }
 
-function describeLeftOut({ candidate, gates }: Entry, board: Board): LeftOutFish | undefined {
+const least = (openings: readonly OpeningResult[]): OpeningResult | undefined =>
+  openings.reduce<OpeningResult | undefined>((best, opening) => (best && best.effort <= opening.effort ? best : opening), undefined)
+
+/**
+ * The smallest set of changes that lets a species in, by any of its offers: another cut, form or size before another month or way of cooking,
+ * and those before giving up what the dish needs.
+ */
+function findSpeciesOpening(spokesman: Entry, group: readonly Entry[], board: Board): OpeningResult | undefined {
+  const context = { gap: board.scoring, options: board.options, offerOn: board.offerOn }
+  const open = ({ candidate }: Entry) => findOpenings(candidate, board.rawBrief, context) ?? []
+  const own = least([open(spokesman)].flat())
+  if (own && own.effort <= EFFORT.cut) return own
+  const others = group.filter((entry) => entry !== spokesman)
+  const nearest = least([own ?? [], others.flatMap(open)].flat())
+  if (nearest && nearest.effort <= EFFORT.method) return nearest
+  const way = findOtherWay(
+    [spokesman, ...others].map(({ candidate }) => candidate.offer),
+    board.otherWays(),
+  )
+  return least([nearest ?? [], way ?? []].flat())
+}
+
+function describeLeftOut(spokesman: Entry, group: readonly Entry[], board: Board): LeftOutFish | undefined {
+  const { candidate, gates } = spokesman
   const gate = gates[0]
   if (!gate) return undefined
   const { offer } = candidate
-  const opening = findOpenings(candidate, board.rawBrief, board.scoring, board.options)
+  const opening = findSpeciesOpening(spokesman, group, board)
   const askedAs = board.brief.askedAs[offer.species]
   return {
     species: offer.species,
@@ -34,7 +58,7 @@ export function listLeftOut(board: Board, entries: readonly Entry[]): readonly L
   for (const group of groupBySpecies(entries).values()) {
     if (group.some(({ gates }) => gates.length === 0)) continue
     const spokesman = pickSpokesman(group)
-    const fish = spokesman && describeLeftOut(spokesman, board)
+    const fish = spokesman && describeLeftOut(spokesman, group, board)
     if (fish) left.push(fish)
   }
   return left.sort(

@@ -66,3 +66,18 @@ export function applyCondition(offer: ResolvedOffer, condition: number): Resolve
     forms: offer.forms.map((sold) => (sold.form === 'whole' ? sold : { ...sold, yieldOfWhole: shift(sold.yieldOfWhole, -0.03) })),
   }
 }
+
+/** The middle of a month, 1..12, in the year of an ISO date. */
+export const midMonth = (date: string, month: number): string => `${date.slice(0, 4)}-${String(month).padStart(2, '0')}-15`
+
+/** Months from one of a date, going round the year, 0..6. */
+export function monthsAway(date: string, month: number): number {
+  const apart = Math.abs(month - Number(date.slice(5, 7)))
+  return Math.min(apart, 12 - apart)
+}
+
+/** The other eleven months, 1..12, the nearest to a date first. */
+export const monthsByNearness = (date: string): readonly number[] =>
+  Array.from({ length: 12 }, (_, i) => i + 1)
+    .filter((month) => monthsAway(date, month) > 0)
+    .sort((a, b) => monthsAway(date, a) - monthsAway(date, b) || a - b)

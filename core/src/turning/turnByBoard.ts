@@ -1,36 +1,19 @@
 import type { Brief, Format, OfferSheet, Problem, Result, TurningPoint } from '@tender-gill/contract'
 import { createBoard, type Board } from '../lineUp/index.ts'
+import { midMonth, monthsAway, monthsByNearness } from '../market/index.ts'
+import { nameMonth } from '../describe/index.ts'
 import { FORMAT_LABEL } from '../tables/formats.ts'
 import { usualFormats } from '../tables/methods.ts'
 import type { Wanted } from './nearest.ts'
 import { findFirst } from './findFirst.ts'
 import { createField, type Runner } from './runners.ts'
 
-const MONTHS = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
-] as const
-const midMonth = (date: string, month: number) => `${date.slice(0, 4)}-${String(month).padStart(2, '0')}-15`
-
 const leaderOf = (board: Result<Board, readonly Problem[]>): Runner | undefined =>
   board.ok ? findFirst(createField(board.value)) : undefined
 
 /** The nearest month in which another stands first; every month is laid out anew. */
 export function turnByMonth(brief: Brief, sheet: OfferSheet, board: Board, wanted: Wanted): TurningPoint | undefined {
-  const now = Number(board.brief.date.slice(5, 7))
-  const distance = (month: number) => Math.min(Math.abs(month - now), 12 - Math.abs(month - now))
-  const months = MONTHS.map((_, i) => i + 1).filter((month) => month !== now)
-  for (const month of months.sort((a, b) => distance(a) - distance(b) || a - b)) {
+  for (const month of monthsByNearness(board.brief.date)) {
     const date = midMonth(board.brief.date, month)
     const first = leaderOf(createBoard({ ...brief, date }, sheet, date))
     if (first && wanted.holds(first))
@@ -38,11 +21,11 @@ export function turnByMonth(brief: Brief, sheet: OfferSheet, board: Board, wante
         kind: 'month',
         species: first.species,
         common: first.common,
-        steps: distance(month),
-        from: now,
+        steps: monthsAway(board.brief.date, month),
+        from: Number(board.brief.date.slice(5, 7)),
         to: month,
         opens: [{ path: '/date', value: date }],
-        sentence: `${first.common} goes first in ${MONTHS[month - 1] ?? ''}.`,
+        sentence: `${first.common} goes first in ${nameMonth(month)}.`,
       }
   }
   return undefined

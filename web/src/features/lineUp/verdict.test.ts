@@ -29,8 +29,17 @@ describe('the verdict over a line-up', () => {
   })
 
   it('names four at most and says how many more', () => {
-    const level = ['Hake', 'Cod', 'Ling', 'Tusk', 'Saithe', 'Pollack'].map((name) => fish(name, 0.1, true))
+    const level = ['Hake', 'Cod', 'Ling', 'Tusk', 'Saithe', 'Pollack'].map((name, i) => fish(name, i === 0 ? 0.3 : 0.14, true))
     expect(describeVerdict(level)?.headline).toBe('A toss-up: Hake, Cod, Ling, Tusk and 2 more')
+  })
+
+  it('says that nobody stands out where none of many comes first in a fifth of the draws', () => {
+    const level = ['Hake', 'Cod', 'Ling', 'Tusk', 'Saithe', 'Pollack'].map((name, i) => fish(name, i === 2 ? 0.12 : 0.09, true))
+    expect(describeVerdict(level)).toEqual({
+      headline: 'Nobody stands out: 6 fish do it alike',
+      words:
+        'Hake, Cod, Ling and Tusk among them; none comes first in more than 12 of 100 draws. Take the cheapest, or the one that looks best.',
+    })
   })
 
   it('always names the leader, and nobody who is told apart from it', () => {

@@ -11,6 +11,8 @@ const CLEAR = 0.75
 const join = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1] ?? ''}`
 const MOST_NAMED = 4
+/** Where no fish comes first more often than this, the order is luck. */
+const NOBODY_STANDS_OUT = 0.2
 
 /**
  * The answer of a line-up in words: fish that no draw tells apart are named together, since their order says nothing.
@@ -23,6 +25,12 @@ export function describeVerdict(ranked: readonly RankedFish[]): Verdict | null {
   if (level.length > 1) {
     const named = level.slice(0, MOST_NAMED).map(({ common }) => common)
     const more = level.length - named.length
+    const most = Math.max(...level.map(({ firstShare }) => firstShare))
+    if (more > 0 && most < NOBODY_STANDS_OUT)
+      return {
+        headline: `Nobody stands out: ${level.length} fish do it alike`,
+        words: `${join(named)} among them; none comes first in more than ${ofHundred(most)} of 100 draws. Take the cheapest, or the one that looks best.`,
+      }
     return {
       headline: `A toss-up: ${more > 0 ? `${named.join(', ')} and ${more} more` : join(named)}`,
       words: `First in ${level

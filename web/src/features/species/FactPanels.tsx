@@ -3,7 +3,7 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { BasedRange, MethodForSeen, SpeciesSheet } from '@tender-gill/contract'
-import { ASK_LABEL, DIFFERENCE_WORDS, FORM_LABEL, listSafetyNotes, type Relative } from '@tender-gill/core'
+import { ASK_LABEL, DIFFERENCE_WORDS, FORM_LABEL, listSafetyNotes, nameMonth, type Relative } from '@tender-gill/core'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
@@ -125,7 +125,6 @@ export function Safety({ sheet }: { readonly sheet: SpeciesSheet }) {
   )
 }
 
-const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December']
 const kilos = (g: number) => (g >= 1000 ? `${Math.round(g / 100) / 10} kg` : `${Math.round(g)} g`)
 
 /** Runs of months as people say them: "November to January". */
@@ -137,7 +136,7 @@ export function describeMonths(months: readonly number[]): string {
     .map((start) => {
       let end = start
       while (set.has((end % 12) + 1)) end = (end % 12) + 1
-      return start === end ? (MONTHS[start - 1] ?? '') : `${MONTHS[start - 1] ?? ''} to ${MONTHS[end - 1] ?? ''}`
+      return start === end ? nameMonth(start) : `${nameMonth(start)} to ${nameMonth(end)}`
     })
     .join(' and ')
 }

@@ -1,0 +1,63 @@
+import type { Brief, Format, Method, NormalisedBrief, Opening, ResolvedOffer } from '@tender-gill/contract'
+import { normaliseBrief, type NormaliseOptions } from '../brief/index.ts'
+import { computeFit, createScoring, type Scoring } from '../fit/index.ts'
+import { EFFORT, applyOpenings, findGates, type OpeningResult } from '../gates/index.ts'
+import { FORMAT_LABEL } from '../tables/formats.ts'
+import { METHODS_IN_ORDER, METHOD_TABLE, gridCell, usualFormats } from '../tables/methods.ts'
+import { findForms } from '../traits/index.ts'
+
+/** The dish cooked another way: in its own cut where that way takes it, else in the way's usual one. */
+export interface OtherWay {
+  readonly method: Method
+  readonly opens: readonly Opening[]
+  readonly words: string
+  readonly brief: NormalisedBrief
+  readonly scoring: Scoring
+}
+
+function describeWay(method: Method, format: Format | undefined): string {
+  const label = METHOD_TABLE[method].label.toLowerCase()
+  return `it is cooked another way: ${label}${format ? `, from ${FORMAT_LABEL[format]}` : ''}`
+}
+
+/** Ways that leave no piece of fish on the plate, or no cooked one: nobody comes to them from a dish of another kind. */
+const OTHER_DISHES: ReadonlySet<Method> = new Set<Method>(['mince', 'broth', 'raw', 'cure'])
+
+/** Every other way of cooking in which the brief still makes sense; for another cut too where the way does not take this one. */
+export function listOtherWays(rawBrief: Brief, offers: readonly ResolvedOffer[], options: NormaliseOptions): readonly OtherWay[] {
+  return METHODS_IN_ORDER.filter((method) => method !== rawBrief.method && !OTHER_DISHES.has(method)).flatMap((method): OtherWay[] => {
+    const [usual] = usualFormats(method)
+    const format = gridCell(method, rawBrief.format) === 'allowed' ? undefined : usual
+    const opens: Opening[] = [{ path: '/method', value: method }, ...(format ? [{ path: '/format', value: format }] : [])]
+    const normalised = normaliseBrief(applyOpenings(rawBrief, opens), options)
+    if (!normalised.ok) return []
+    const brief = normalised.value
+    return [{ method, opens, words: describeWay(method, format), brief, scoring: createScoring(brief, offers) }]
+  })
+}
+
+/** The way that suits an offer best, all gates open. */
+function findBestWay(offer: ResolvedOffer, ways: readonly OtherWay[]): OtherWay | undefined {
+  let best: { readonly fit: number; readonly way: OtherWay } | undefined
+  for (const way of ways) {
+    const [form] = findForms(offer, way.brief)
+    if (form === undefined || findGates({ offer, form }, way.brief, way.scoring).length > 0) continue
+    const { fit } = computeFit({ offer, form }, way.brief, way.scoring)
+    if (!best || fit > best.fit) best = { fit, way }
+  }
+  return best?.way
+}
+
+const keepsTheCut = ({ opens }: OtherWay) => opens.length === 1
+
+/**
+ * The other way of cooking that suits a species best, in the same cut if any way takes it so; undefined where none lets it in.
+ * @param offers the species' offers, the one that speaks for it first: the first that any way takes decides
+ */
+export function findOtherWay(offers: readonly ResolvedOffer[], ways: readonly OtherWay[]): OpeningResult | undefined {
+  for (const offer of offers) {
+    const way = findBestWay(offer, ways.filter(keepsTheCut)) ?? findBestWay(offer, ways)
+    if (way) return { opens: way.opens, words: [way.words], effort: EFFORT.method }
+  }
+  return undefined
+}
