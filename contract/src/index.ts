@@ -50,4 +50,4 @@ export {
 } from './studies.ts'
 export { SourceOffer, SourceSpecies, type Triple } from './sourceSpecies.ts'
 export { Composition, MeasuredRow, SpeciesSheet } from './species.ts'
-export { Change, MissingFish, Rung, StandIn, StandIns, Tempting } from './standIns.ts'
+export { Change, MissingFish, Rung, SharedCauses, StandIn, StandIns, SwapFish, SwapLink, SwapMap, Tempting } from './standIns.ts'

@@ -19,7 +19,7 @@ import {
 } from './records.ts'
 import { SourceSpecies } from './sourceSpecies.ts'
 import { SpeciesSheet } from './species.ts'
-import { StandIns } from './standIns.ts'
+import { StandIns, SwapMap } from './standIns.ts'
 import { FishFirst, FishFirstRequest, PotPlan, PotRequest, TurningPoints, TurningRequest } from './studies.ts'
 
 type Schema = { $id?: string }
@@ -28,6 +28,7 @@ const named = {
   StandInsRequest,
   LineUp,
   StandIns,
+  SwapMap,
   TurningRequest,
   TurningPoints,
   PotRequest,
@@ -116,6 +117,7 @@ export const buildOpenApi = (version: string) => ({
   paths: {
     '/api/line-up': { post: operation({ summary: 'Rank fish for a dish', body: Brief, answer: refTo(LineUp) }) },
     '/api/stand-ins': { post: operation({ summary: 'Find stand-ins for a missing fish', body: StandInsRequest, answer: refTo(StandIns) }) },
+    '/api/swap-map': { post: operation({ summary: 'Which fish stand in for which in a dish', body: Brief, answer: refTo(SwapMap) }) },
     '/api/turning-points': {
       post: operation({ summary: 'What would change a line-up', body: TurningRequest, answer: refTo(TurningPoints) }),
     },

@@ -28,10 +28,18 @@ const standInProperties = {
 }
 export const StandIn = closed(standInProperties)
 export type StandIn = Static<typeof StandIn>
+export const SharedCauses = closed({
+  rung: Type.Integer({ minimum: 1, maximum: 3, description: 'The rung above with which it fails, counted from 1.' }),
+  common: Text(80),
+  kinds: Type.Array(oneOf(CAUSE_KINDS), { minItems: 1 }),
+})
+export type SharedCauses = Static<typeof SharedCauses>
+
 export const Rung = closed({
   ...standInProperties,
   changes: Type.Array(Change),
   thereShare: Fraction,
+  shares: Type.Array(SharedCauses, { description: 'What it hangs on together with the rungs above it.' }),
   standings: Type.Array(AskStanding, { description: 'Where each ask of the dish finds it.' }),
   differs: Type.Array(oneOf(TEXTURE_KEYS), {
     description: 'Traits in which it differs from the missing fish in this dish, what weighs most first.',
@@ -68,6 +76,11 @@ export const StandIns = closed(
     emptyBecause: nullable(Text(300)),
     dropped: Type.Array(Text(300), { description: 'Conditions that could not be checked, in words.' }),
     atLeastOne: Fraction,
+    expectedStandIn: Type.Number({
+      minimum: 0,
+      maximum: 100,
+      description: 'What the dish may count on: the stand-in score of the first rung that is there, over everything that can fail.',
+    }),
     order: Type.Array(StandIn),
     tempting: Type.Array(Tempting, { maxItems: 3 }),
     leftOut: Type.Array(LeftOutFish),
@@ -77,3 +90,31 @@ export const StandIns = closed(
   { $id: 'StandIns' },
 )
 export type StandIns = Static<typeof StandIns>
+
+export const SwapLink = closed({
+  to: Type.Integer({ minimum: 0, description: 'Place of the stand-in in the list of fish, from 0.' }),
+  alike: Type.Number({ minimum: 0, maximum: 100 }),
+  standIn: Type.Number({ minimum: 0, maximum: 100 }),
+  differs: Type.Array(closed({ trait: oneOf(TEXTURE_KEYS), more: Type.Boolean() }), {
+    description: 'Where it parts from the fish it stands in for, what weighs most first; more: it has more of it.',
+  }),
+})
+export type SwapLink = Static<typeof SwapLink>
+
+export const SwapFish = closed({
+  species: ScientificName,
+  common: Text(80),
+  offerId: Text(120),
+  offer: Text(80),
+  fit: Type.Number({ minimum: 0, maximum: 100 }),
+  sentence: nullable(Text(400)),
+  neighbours: Type.Array(SwapLink),
+})
+export type SwapFish = Static<typeof SwapFish>
+
+/** Which species stand in for which in one dish, over the whole book. */
+export const SwapMap = closed(
+  { brief: NormalisedBrief, fish: Type.Array(SwapFish), snapshot: Type.String(), engineVersion: Type.String() },
+  { $id: 'SwapMap' },
+)
+export type SwapMap = Static<typeof SwapMap>

@@ -1,7 +1,7 @@
 /** The line-up beside the reference implementation, on the shipped book. */
 import { createOfferSheet } from '@tender-gill/catalogue'
 import type { Brief } from '@tender-gill/contract'
-import { createBoard, findStandIns, findTurningPoints, planPot, rankBoard, simulateRanks } from '@tender-gill/core'
+import { createBoard, findStandIns, findTurningPoints, mapSwaps, planPot, rankBoard, simulateRanks } from '@tender-gill/core'
 import { referenceFit, referenceRanks } from '@tender-gill/core/reference'
 import { medianMs, shown } from './measure.ts'
 
@@ -35,8 +35,14 @@ console.log(
   `load: ${sheet.offers.length} offers, ${entrants.length} pass, ${board.scoring.asks.length} asks; median of nine after a warm-up`,
 )
 console.log(`whole line-up, 2,000 draws: ${shown(medianMs(() => rankBoard(lay(), sheet, {}), { warmUp: 4 }))}`)
-console.log(`exact line-up while dragging: ${shown(medianMs(() => rankBoard(lay(), sheet, { shares: false, leftOut: false, rows: 8 })))}`)
-console.log(`stand-ins: ${shown(medianMs(() => findStandIns({ ...brief, missing: 'Lophius piscatorius' }, sheet, { today })))}`)
+console.log(
+  `exact line-up while dragging: ${shown(medianMs(() => rankBoard(lay(), sheet, { shares: false, leftOut: false, rows: 8 }), { warmUp: 60 }))}`,
+)
+console.log(
+  `stand-ins: ${shown(medianMs(() => findStandIns({ ...brief, missing: 'Lophius piscatorius' }, sheet, { today }), { warmUp: 20 }))}`,
+)
+const pairs = medianMs(() => mapSwaps(brief, whole, { today }), { warmUp: 4 })
+console.log(`swap map, every pair of the whole book: ${shown(pairs)}`)
 const fast = medianMs(() => simulateRanks(entrants, board.brief, options(2000)), { warmUp: 6 })
 const slow = medianMs(() => referenceRanks(entrants, board.brief, options(2000)), { runs: 3, warmUp: 1 })
 console.log(`2,000 draws: ${shown(fast)}, reference ${shown(slow)}, ratio ${(slow / fast).toFixed(1)}`)

@@ -9,7 +9,7 @@ import type { Problem, Result } from '../problems.ts'
 import { BriefInput, HouseSpeciesInput, KitchenSwitch, LeaningsInput, PriceInput, SpeciesImport } from '../records.ts'
 import { SourceSpecies } from '../sourceSpecies.ts'
 import { SpeciesSheet } from '../species.ts'
-import { StandIns } from '../standIns.ts'
+import { StandIns, SwapMap } from '../standIns.ts'
 import { FishFirst, FishFirstRequest, PotPlan, PotRequest, TurningPoints, TurningRequest } from '../studies.ts'
 import { toProblems } from './toProblems.ts'
 
@@ -54,4 +54,5 @@ export const parseOfferSheet = createParser(OfferSheet)
 export const parseSpeciesSheet = createParser(SpeciesSheet)
 export const parseLineUp = createParser(LineUp)
 export const parseStandIns = createParser(StandIns)
+export const parseSwapMap = createParser(SwapMap)
 export { toProblems }

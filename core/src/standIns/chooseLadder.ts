@@ -44,7 +44,8 @@ function joinTerm({ sign, mask, chance }: Term, causes: readonly number[], holds
 
 /**
  * Chooses up to `rungs` candidates, in their order, that maximise E = sum over k of P(the rungs before k fail and k is there) x standIn_k,
- * with P exact by inclusion and exclusion over shared causes. Exhaustive over the candidates given.
+ * with P exact by inclusion and exclusion over shared causes. Exact over the candidates given: branch and bound, where what is still to come
+ * can be worth no more than the best score left times the chance that nothing chosen is there.
  * @param candidates best stand-in first
  */
 export function chooseLadder(candidates: readonly RungCandidate[], rungs: number): LadderChoice {
@@ -59,13 +60,17 @@ export function chooseLadder(candidates: readonly RungCandidate[], rungs: number
     }),
   }))
   let best: LadderChoice = { chosen: [], expected: 0, atLeastOne: 0 }
+  /** The best score among the candidates from each on: what is left of the chance can bring no more than that. */
+  const bestFrom = new Float64Array(candidates.length + 1)
+  for (let i = candidates.length - 1; i >= 0; i -= 1) bestFrom[i] = Math.max(bestFrom[i + 1] ?? 0, candidates[i]?.standIn ?? 0)
   const start: Term = { sign: 1, mask: new Array<number>(Math.ceil(names.length / WORD)).fill(0), chance: 1 }
   const descend = (from: number, terms: readonly Term[], soFar: LadderChoice): void => {
     if (soFar.expected > best.expected + 1e-12) best = soFar
     if (soFar.chosen.length === rungs) return
     for (let i = from; i < indexed.length; i += 1) {
       const rung = indexed[i]
-      if (!rung) continue
+      const most = soFar.expected + (1 - soFar.atLeastOne) * (bestFrom[i] ?? 0)
+      if (!rung || most <= best.expected + 1e-12) return
       const joined = terms.map((term) => joinTerm(term, rung.causes, holds))
       const first = joined.reduce((sum, { sign, chance }) => sum - sign * chance, 0)
       descend(i + 1, [...terms, ...joined], {

@@ -1,9 +1,8 @@
-import type { NormalisedAsk, NormalisedBrief, Range, TextureKey } from '@tender-gill/contract'
-import { toAxis } from '../axes/index.ts'
+import type { NormalisedBrief, TextureKey } from '@tender-gill/contract'
 import type { Scoring } from '../fit/index.ts'
-import { ALIKE, AXES, WORSE_SIDE } from '../tables/constants.ts'
-import { readTrait, type Candidate } from '../traits/index.ts'
-import { TEXTURE_SET } from './textureSet.ts'
+import { ALIKE } from '../tables/constants.ts'
+import type { Candidate } from '../traits/index.ts'
+import { createLikenessScale, measureGap, placeOnAxes, toAlike, type AxisPlaces, type LikenessScale } from './likeness.ts'
 
 /** How far apart two fish are on one trait of this dish. */
 export interface TraitGap {
@@ -19,45 +18,28 @@ export interface Alikeness {
   readonly gaps: readonly TraitGap[]
 }
 
-const worseSide = (key: TextureKey, brief: NormalisedBrief) =>
-  key === 'flavour' && brief.diners.dislikesStrongFish ? 'above' : WORSE_SIDE[key]
-
-/** Distance between two points on the axis: what lies inside the wanted band counts little, what lies outside in full. */
-function weighDistance(c: number, m: number, from: number, to: number): number {
-  const low = Math.min(c, m)
-  const high = Math.max(c, m)
-  const inside = Math.max(0, Math.min(high, to) - Math.max(low, from))
-  return inside * ALIKE.insideBand + (high - low - inside) * ALIKE.outsideBand
-}
-
-function computeGap(key: TextureKey, ask: NormalisedAsk, c: Range, m: Range, brief: NormalisedBrief): number {
-  const from = ask.from === null ? -Infinity : toAxis(key, ask.from)
-  const to = ask.to === null ? Infinity : toAxis(key, ask.to)
-  const worse = worseSide(key, brief)
-  const at = (end: keyof Range) => {
-    const g = toAxis(key, c[end])
-    const outsideWorse = (worse === 'below' && g < from) || (worse === 'above' && g > to)
-    const distance = weighDistance(g, toAxis(key, m[end]), from, to) / AXES[key].shoulder
-    return Math.min(ALIKE.cap, distance * (outsideWorse ? ALIKE.worseSide : 1))
+/** Likeness of two fish already placed on the axes of a dish, with the gap on each trait known for both. */
+export function compareOnAxes(scale: LikenessScale, candidate: AxisPlaces, missing: AxisPlaces): Alikeness {
+  const gaps: TraitGap[] = []
+  let pulls = 0
+  let weighted = 0
+  for (const [i, { key, pull }] of scale.entries()) {
+    const delta = measureGap(scale, i, candidate, missing)
+    if (Number.isNaN(delta)) continue
+    gaps.push({ key, pull, delta })
+    pulls += pull
+    weighted += pull * delta
   }
-  return (at('low') + 2 * at('typical') + at('high')) / 4
+  return { alike: toAlike(weighted, pulls), gaps }
 }
 
 /**
  * How alike a candidate is to the missing fish inside this dish: 100 exp(-0.7 sum w delta / sum w) over the texture asks that
  * pull. A fish is 100 alike to itself; the rest of the pool plays no part.
  */
-export function computeAlike(candidate: Candidate, missing: Candidate, brief: NormalisedBrief, { asks }: Scoring): Alikeness {
-  const gaps = asks.flatMap(({ key, ask }): TraitGap[] => {
-    if (!TEXTURE_SET.has(key)) return []
-    const textureKey = key as TextureKey
-    const c = readTrait(textureKey, candidate, brief)
-    const m = readTrait(textureKey, missing, brief)
-    return c && m ? [{ key: textureKey, pull: ask.pull, delta: computeGap(textureKey, ask, c, m, brief) }] : []
-  })
-  const pulls = gaps.reduce((sum, { pull }) => sum + pull, 0)
-  const weighted = gaps.reduce((sum, { pull, delta }) => sum + pull * delta, 0)
-  return { alike: pulls > 0 ? 100 * Math.exp((-ALIKE.decay * weighted) / pulls) : 100, gaps }
+export function computeAlike(candidate: Candidate, missing: Candidate, brief: NormalisedBrief, scoring: Scoring): Alikeness {
+  const scale = createLikenessScale(brief, scoring)
+  return compareOnAxes(scale, placeOnAxes(candidate, scale, brief), placeOnAxes(missing, scale, brief))
 }
 
 /** Stand-in score: alike^0.6 x fit^0.4, both 0..100. */

@@ -3,4 +3,5 @@ export { computeAlike, computeStandInScore, type Alikeness } from './computeAlik
 export { computeThereShare, findCauses, type Cause } from './findCauses.ts'
 export { findStandIns } from './findStandIns.ts'
 export { computeLure } from './findTempting.ts'
-export { listChanges } from './listChanges.ts'
+export { listChanges } from './changes/index.ts'
+export { mapSwaps } from './mapSwaps.ts'

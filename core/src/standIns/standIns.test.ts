@@ -74,6 +74,45 @@ describe('laws of the stand-ins', () => {
   })
 })
 
+describe('the ladder over a whole pool', () => {
+  const fish = [
+    buildOffer('Piscis absens'),
+    buildOffer('Piscis unus'),
+    buildOffer('Piscis duo', { flesh: { firmness: 5.5 } }),
+    buildOffer('Piscis tres', { origin: 'farmed', flesh: { fat: 9 } }),
+    buildOffer('Piscis quattuor', { state: 'frozen', flesh: { cohesion: 5 } }),
+    buildOffer('Piscis quinque', { flesh: { tolerance: 5, flavour: 5 } }),
+    buildOffer('Piscis sex', { water: 'fresh', flesh: { firmness: 4 } }),
+  ]
+  const names = fish.slice(1).map(({ species }) => species)
+  const answerOf = (pool: readonly string[]) =>
+    must(findStandIns({ ...buildBrief({ pool: [...pool] }), missing: 'Piscis absens' }, buildSheet(...fish), { today: TODAY }))
+
+  it('never stands lower for one more fish that may be bought, in every pool of six', () => {
+    const expected = new Map<number, number>([[0, 0]])
+    for (let bits = 1; bits < 2 ** names.length; bits += 1)
+      expected.set(bits, answerOf(names.filter((_, i) => bits & (1 << i))).expectedStandIn)
+    for (const [bits, standing] of expected)
+      for (let i = 0; i < names.length; i += 1)
+        if (!(bits & (1 << i))) expect(expected.get(bits | (1 << i))).toBeGreaterThanOrEqual(standing)
+    expect(expected.get(2 ** names.length - 1)).toBeGreaterThan(expected.get(1) ?? 100)
+  })
+
+  it('says what each rung hangs on together with those above it', () => {
+    const { ladder } = answerOf(names)
+    ladder.forEach(({ shares, failsWith }, i) => {
+      for (const { rung, common, kinds } of shares) {
+        expect(rung).toBeLessThanOrEqual(i)
+        expect(ladder[rung - 1]?.common).toBe(common)
+        for (const kind of kinds) expect(failsWith).toContain(kind)
+      }
+    })
+    const [unus, duo] = ['Piscis unus', 'Piscis duo']
+    expect(answerOf([unus ?? '', duo ?? '']).ladder[1]?.shares).toEqual([{ rung: 1, common: expect.any(String), kinds: ['weather'] }])
+    expect(answerOf(['Piscis unus', 'Piscis tres']).ladder[1]?.shares).toEqual([])
+  })
+})
+
 describe('computeAlike', () => {
   const brief = buildBrief({ asks: { firmness: { from: 4, to: 7, pull: 5 } } })
   const alikeness = (firmness: number) => {
@@ -181,24 +220,6 @@ describe('findStandIns', () => {
     }
   })
 
-  it('computes minutes for a deeper fish where the medium tells them, and how much longer where it does not', () => {
-    const deep = (mm: number) => ({ low: mm - 2, typical: mm, high: mm + 2, basis: 'compiled' as const })
-    const sheet = buildSheet(buildOffer('Piscis absens', { depthMm: deep(20) }), buildOffer('Piscis alter', { depthMm: deep(30) }))
-    const changeOf = (method: 'poach' | 'grill', kind: string, patch: object = {}) =>
-      must(ask({ method, format: 'portion', missing: 'Piscis absens', ...patch }, sheet)).ladder[0]?.changes.find(
-        (one) => one.kind === kind,
-      )
-    const poached = changeOf('poach', 'cook-time')
-    expect(poached?.unit).toBe('min')
-    const [, minutes, was] = /about ([\d.]+) min instead of ([\d.]+)/.exec(poached?.sentence ?? '') ?? []
-    expect(poached?.delta).toBeCloseTo(Number(minutes) - Number(was), 6)
-    // Half as deep again takes about twice as long in water: time grows nearly as the square of depth.
-    expect(Number(minutes) / Number(was)).toBeGreaterThan(1.8)
-    expect(Number(minutes) / Number(was)).toBeLessThan(2.3)
-    expect(changeOf('grill', 'cook-time')).toMatchObject({ unit: '%', delta: 100 })
-    expect(changeOf('poach', 'cook-time', { thicknessMm: 18 })).toBeUndefined()
-  })
-
   it('names the traits in which a rung differs, what weighs most first, with both on the strips of the dish', () => {
     const { ladder, missing } = must(
       ask(
@@ -218,30 +239,6 @@ describe('findStandIns', () => {
         expect(standings.some(({ trait }) => trait === key)).toBe(true)
         expect(missing.standings.some(({ trait }) => trait === key)).toBe(true)
       }
-  })
-
-  it('computes what changes in numbers: weight, price, fat, bones and handling', () => {
-    const market = {
-      prices: [
-        { species: 'Piscis absens', form: 'fillet-skinless' as const, price: 20, currency: 'EUR', unit: 'kg' as const },
-        { species: 'Piscis alter', form: 'gutted' as const, price: 9, currency: 'EUR', unit: 'kg' as const },
-      ],
-    }
-    const other = buildOffer('Piscis alter', {
-      flesh: { fat: 12, cohesion: 4, flavour: 5 },
-      bones: { ...buildOffer('x y').bones, 'fillet-pinned': { low: 2, typical: 2.5, high: 3, basis: 'compiled' } },
-    })
-    const { ladder } = must(
-      ask(
-        { method: 'curry', format: 'chunk', missing: 'Piscis absens', market, budget: { perPortion: 9, currency: 'EUR' } },
-        buildSheet(buildOffer('Piscis absens'), other),
-      ),
-    )
-    const deltas = Object.fromEntries((ladder[0]?.changes ?? []).map(({ kind, delta }) => [kind, delta]))
-    expect(deltas).toMatchObject({ bones: 2, fat: 8, handling: -2, seasoning: 2 })
-    const readyG = (4 * 150) / (0.94 * 0.8)
-    expect(deltas.weight).toBe(Math.round(readyG * (0.88 / 0.42) - readyG))
-    expect(deltas.price).toBeCloseTo((readyG / 4000) * (9 * (0.88 / 0.42) - 20), 2)
   })
 
   it('offers another offer of the same species first when this one looked bad, and none when it was not landed', () => {

@@ -7,7 +7,7 @@ import {
   parseStandInsRequest,
   parseTurningRequest,
 } from '@tender-gill/contract/validators'
-import { answerFishFirst, answerPot, createBoard, findStandIns, stepBoard, stepTurningPoints } from '@tender-gill/core'
+import { answerFishFirst, answerPot, createBoard, findStandIns, mapSwaps, stepBoard, stepTurningPoints } from '@tender-gill/core'
 import { createBareSheet, createKitchenSheet, type HouseBooks } from '../book/houseBook.ts'
 import { RequestFailure } from '../http/errors.ts'
 import { unwrap } from '../http/parseInput.ts'
@@ -36,6 +36,10 @@ export function createAnswerRoutes(prices: RecordRepository<PriceInput, PriceRec
   router.post('/stand-ins', async (req, res) => {
     const request = unwrap(parseStandInsRequest(req.body))
     res.json(unwrap(findStandIns(request, await sheetFor(request, res), { today: kitchenOf(res).today })))
+  })
+  router.post('/swap-map', async (req, res) => {
+    const brief = unwrap(parseBrief(req.body))
+    res.json(unwrap(mapSwaps(brief, await sheetFor(brief, res), { today: kitchenOf(res).today })))
   })
   router.post('/turning-points', async (req, res) => {
     const { winner, ...brief } = unwrap(parseTurningRequest(req.body))

@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
-import { parseFishFirst, parsePotPlan, parseTurningPoints } from '@tender-gill/contract/validators'
+import { parseFishFirst, parsePotPlan, parseSwapMap, parseTurningPoints } from '@tender-gill/contract/validators'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { GoneAway, runInSlices } from './runInSlices.ts'
 import { enterKitchen, startTestServer, type TestServer } from '../testing/testServer.ts'
@@ -21,6 +21,7 @@ const FACES = [
   ['/api/turning-points', 'turning', brief, parseTurningPoints],
   ['/api/turning-points', 'turning', { ...brief, winner: 'Gadus morhua' }, parseTurningPoints],
   ['/api/pot', 'pot', { ...brief, places: 4 }, parsePotPlan],
+  ['/api/swap-map', 'swap-map', brief, parseSwapMap],
   [
     '/api/fish-first',
     'fish-first',

@@ -1,0 +1,57 @@
+import type { CauseKind, MissingReason, Rung, SharedCauses } from '@tender-gill/contract'
+import { toTenth } from '../fit/index.ts'
+import { listStandings, type Board, type Entry } from '../lineUp/index.ts'
+import { LADDER } from '../tables/constants.ts'
+import { listChanges } from './changes/index.ts'
+import { chooseLadder } from './chooseLadder.ts'
+import { describeStandIn } from './describeStandIns.ts'
+import { computeThereShare, findCauses, type Cause } from './findCauses.ts'
+import { sameSpeciesWillDo } from './qualify.ts'
+import { byStandIn, type ScoredEntry } from './scoreEntries.ts'
+
+export interface Ladder {
+  readonly rungs: Rung[]
+  /** Chance that at least one rung is there, 0..1. */
+  readonly atLeastOne: number
+  /** Expected stand-in score of the first rung that is there, 0..100. */
+  readonly expectedStandIn: number
+}
+
+const toThousandth = (share: number): number => Math.round(share * 1000) / 1000
+
+/** Which of the rungs above fail with this one, and by what: a rung that hangs on the same boats is no second chance in a storm. */
+function findShared(causes: readonly Cause[], above: readonly { common: string; causes: readonly Cause[] }[]): SharedCauses[] {
+  const own = new Set(causes.map(({ name }) => name))
+  return above.flatMap(({ common, causes: theirs }, i): SharedCauses[] => {
+    const kinds: CauseKind[] = theirs.filter(({ name }) => own.has(name)).map(({ kind }) => kind)
+    return kinds.length > 0 ? [{ rung: i + 1, common, kinds }] : []
+  })
+}
+
+/**
+ * Up to four rungs out of the best that fit, in order of stand-in score, chosen so that they do not all fail together. Another offer of the
+ * missing fish goes first where the reason allows it.
+ */
+export function buildLadder(scored: readonly ScoredEntry[], missing: Entry, because: MissingReason | null, board: Board): Ladder {
+  const { species } = missing.candidate.offer
+  const own = (item: ScoredEntry) => sameSpeciesWillDo(because) && item.entry.candidate.offer.species === species
+  const fit = scored.filter(({ entry }) => entry.fit.fit >= LADDER.leastFit)
+  const ordered = [...fit].sort((a, b) => Number(own(b)) - Number(own(a)) || byStandIn(a, b)).slice(0, LADDER.among)
+  const candidates = ordered.map((item) => ({
+    item,
+    common: item.entry.candidate.offer.common,
+    standIn: item.standIn,
+    causes: findCauses(item.entry.candidate),
+  }))
+  const { chosen, atLeastOne, expected } = chooseLadder(candidates, LADDER.rungs)
+  const taken = chosen.flatMap((index) => candidates[index] ?? [])
+  const rungs = taken.map(({ item, causes }, i): Rung => ({
+    ...describeStandIn(item, board),
+    changes: listChanges({ missing: missing.candidate, candidate: item.entry.candidate, brief: board.brief }),
+    standings: listStandings(item.entry),
+    differs: [...item.differs],
+    thereShare: toThousandth(computeThereShare(causes)),
+    shares: findShared(causes, taken.slice(0, i)),
+  }))
+  return { rungs, atLeastOne: toThousandth(atLeastOne), expectedStandIn: toTenth(expected) }
+}

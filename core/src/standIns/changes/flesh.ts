@@ -1,0 +1,115 @@
+import type { Method, NormalisedBrief } from '@tender-gill/contract'
+import { toAxis } from '../../axes/index.ts'
+import { WITH_SKIN } from '../../tables/formats.ts'
+import { METHOD_TABLE, type Heat } from '../../tables/methods.ts'
+import type { Candidate } from '../../traits/index.ts'
+import { change, round, stepBetween, typicalOf, type FindChange, type Swap } from './swap.ts'
+
+/** A step on the axis of fat that a cook would notice. */
+const FAT_STEP = 0.6
+const WHEN_FATTER: Record<Heat, string> = {
+  contact: 'use less fat in the pan',
+  fat: 'drain it well',
+  fierce: 'it bastes itself; mind the flare',
+  dry: 'it needs no basting',
+  steam: 'skim what it gives off',
+  water: 'skim what it gives off',
+  none: 'dress it with less oil and more sharpness',
+}
+
+export const findFatChange: FindChange = ({ missing, candidate, brief }) => {
+  const now = typicalOf('fat', candidate, brief)
+  const before = typicalOf('fat', missing, brief)
+  if (Math.abs(toAxis('fat', now) - toAxis('fat', before)) < FAT_STEP) return undefined
+  const figures = `(${round(now)} g of fat in 100 g against ${round(before)})`
+  const { heat } = METHOD_TABLE[brief.method]
+  const leaner = heat === 'none' ? 'dress it with oil' : 'brush or baste it'
+  return change(
+    'fat',
+    now < before ? `Leaner ${figures}: ${leaner}.` : `Fatter ${figures}: ${WHEN_FATTER[heat]}.`,
+    round(now - before),
+    'g/100 g',
+  )
+}
+
+export const findBonesChange: FindChange = (swap) => {
+  const delta = stepBetween('bones', swap)
+  if (Math.abs(delta) < 1) return undefined
+  return change('bones', delta > 0 ? 'More bones to draw or warn of.' : 'Fewer bones.', round(delta), 'of 10')
+}
+
+/** What saves a fragile fish, by the way it is cooked. */
+const FRAGILE: { readonly [M in Method]?: string } = {
+  grill: 'grill it in an oiled basket',
+  broil: 'broil it on an oiled tray and do not turn it',
+  stew: 'cut larger chunks and put them in last',
+  curry: 'cut larger chunks and put them in last',
+  chowder: 'cut larger chunks and put them in last',
+  braise: 'leave it in the pot and spoon the sauce over',
+}
+
+export const findHandlingChange: FindChange = (swap) => {
+  const holds = stepBetween('cohesion', swap)
+  const forgives = stepBetween('tolerance', swap)
+  const flake = stepBetween('flake', swap)
+  if (holds <= -1.5) {
+    const care = FRAGILE[swap.brief.method] ?? 'cut larger pieces, turn once, lift with a wide slice'
+    return change('handling', `More fragile: ${care}.`, round(holds), 'of 10')
+  }
+  if (forgives <= -1.5) return change('handling', 'Dries sooner: take it off earlier and watch it.', round(forgives), 'of 10')
+  if (holds >= 1.5) return change('handling', 'Holds better: it may be turned and stirred more freely.', round(holds), 'of 10')
+  if (flake >= 2.5) return change('handling', 'Larger flakes: cut across the grain and serve in bigger pieces.', round(flake), 'of 10')
+  if (flake <= -2.5 && stepBetween('firmness', swap) >= 1)
+    return change('handling', 'Denser, finer flesh: cut it smaller so that it eats tender.', round(flake), 'of 10')
+  return forgives >= 2 ? change('handling', 'Forgives a longer time on the heat.', round(forgives), 'of 10') : undefined
+}
+
+/** Heats that dry a face: there a salted surface holds its water and sets before it sticks. */
+const DRYING: ReadonlySet<Heat> = new Set<Heat>(['contact', 'fierce', 'dry'])
+/** Below this firmness and this fat, g/100 g, a short brine is worth the trouble. */
+const SOFT = 4.5
+const LEAN = 4
+
+const wantsBrine = (candidate: Candidate, brief: NormalisedBrief): boolean =>
+  DRYING.has(METHOD_TABLE[brief.method].heat) &&
+  typicalOf('firmness', candidate, brief) < SOFT &&
+  typicalOf('fat', candidate, brief) < LEAN &&
+  candidate.offer.allergen === 'fish'
+
+/** A soft lean fish over dry heat wants a short brine, a firm or fat one does not: told where the swap changes it. */
+export const findBrineChange: FindChange = ({ missing, candidate, brief }) => {
+  const now = wantsBrine(candidate, brief)
+  if (now === wantsBrine(missing, brief)) return undefined
+  return now
+    ? change(
+        'seasoning',
+        'Soft and lean: 15 minutes in a 5 % brine (50 g of salt a litre), then dry it well and salt it no more.',
+        15,
+        'min',
+      )
+    : change('seasoning', 'No brine: it is firm or fat enough without.', 0, 'min')
+}
+
+export const findSeasoningChange: FindChange = (swap) => {
+  const delta = stepBetween('flavour', swap)
+  if (Math.abs(delta) < 1.5) return undefined
+  return change(
+    'seasoning',
+    delta > 0 ? 'Stronger taste: add sharpness, hold back the delicate herbs.' : 'Milder taste: season up.',
+    round(delta),
+    'of 10',
+  )
+}
+
+const skinMatters = ({ brief }: Swap): boolean => WITH_SKIN.has(brief.format) && (brief.asks.skin?.pull ?? 0) > 0
+
+export const findSkinChange: FindChange = (swap) => {
+  const delta = stepBetween('skin', swap)
+  if (!skinMatters(swap) || Math.abs(delta) < 2) return undefined
+  return change(
+    'skin',
+    delta > 0 ? 'Its skin crisps better: leave it on.' : 'Its skin does not crisp as well: dry it longer, or take it off.',
+    round(delta),
+    'of 10',
+  )
+}

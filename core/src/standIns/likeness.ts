@@ -1,0 +1,95 @@
+import type { NormalisedBrief, Range, TextureKey } from '@tender-gill/contract'
+import { toAxis } from '../axes/index.ts'
+import type { Scoring } from '../fit/index.ts'
+import { ALIKE, AXES, WORSE_SIDE } from '../tables/constants.ts'
+import { readTrait, type Candidate } from '../traits/index.ts'
+import { TEXTURE_SET } from './textureSet.ts'
+
+/** One texture ask of a dish, ready to measure distances along. */
+interface ScaleTrait {
+  readonly key: TextureKey
+  readonly pull: number
+  /** Edges of the wanted band on the axis; an open side is infinite. */
+  readonly from: number
+  readonly to: number
+  readonly shoulder: number
+  readonly worse: 'above' | 'below' | undefined
+}
+
+/** The traits of the flesh that a dish pulls on. */
+export type LikenessScale = readonly ScaleTrait[]
+
+/** A fish on the axes of a scale: low, typical and high of each trait in turn; NaN where a trait is not known. */
+export type AxisPlaces = Float64Array
+
+/** The texture asks of a dish that pull, with the side on which each is worse. */
+export function createLikenessScale(brief: NormalisedBrief, { asks }: Scoring): LikenessScale {
+  return asks.flatMap(({ key, ask }): ScaleTrait[] => {
+    if (!TEXTURE_SET.has(key)) return []
+    const trait = key as TextureKey
+    return [
+      {
+        key: trait,
+        pull: ask.pull,
+        from: ask.from === null ? -Infinity : toAxis(trait, ask.from),
+        to: ask.to === null ? Infinity : toAxis(trait, ask.to),
+        shoulder: AXES[trait].shoulder,
+        worse: trait === 'flavour' && brief.diners.dislikesStrongFish ? 'above' : WORSE_SIDE[trait],
+      },
+    ]
+  })
+}
+
+const ENDS: readonly (keyof Range)[] = ['low', 'typical', 'high']
+
+export function placeOnAxes(candidate: Candidate, scale: LikenessScale, brief: NormalisedBrief): AxisPlaces {
+  const places = new Float64Array(scale.length * ENDS.length)
+  scale.forEach(({ key }, i) => {
+    const value = readTrait(key, candidate, brief)
+    ENDS.forEach((end, k) => (places[i * ENDS.length + k] = value ? toAxis(key, value[end]) : NaN))
+  })
+  return places
+}
+
+/** Distance between two points on an axis in shoulders: what lies inside the wanted band counts little, what lies outside in full. */
+function measure(c: number, m: number, { from, to, shoulder, worse }: ScaleTrait): number {
+  const low = Math.min(c, m)
+  const high = Math.max(c, m)
+  const inside = Math.max(0, Math.min(high, to) - Math.max(low, from))
+  const distance = (inside * ALIKE.insideBand + (high - low - inside) * ALIKE.outsideBand) / shoulder
+  const outsideWorse = (worse === 'below' && c < from) || (worse === 'above' && c > to)
+  return Math.min(ALIKE.cap, outsideWorse ? distance * ALIKE.worseSide : distance)
+}
+
+/**
+ * How far a candidate is from the missing fish on the i-th trait of a scale, in weighted shoulders, 0..2: the mean over low, typical (twice)
+ * and high. NaN where the trait is not known for both.
+ */
+export function measureGap(scale: LikenessScale, i: number, c: AxisPlaces, m: AxisPlaces): number {
+  const trait = scale[i]
+  if (!trait) return NaN
+  const low = i * ENDS.length
+  return (
+    (measure(c[low] ?? NaN, m[low] ?? NaN, trait) +
+      2 * measure(c[low + 1] ?? NaN, m[low + 1] ?? NaN, trait) +
+      measure(c[low + 2] ?? NaN, m[low + 2] ?? NaN, trait)) /
+    4
+  )
+}
+
+/** 100 exp(-0.7 sum w delta / sum w); 100 where nothing pulls. */
+export const toAlike = (weighted: number, pulls: number): number => (pulls > 0 ? 100 * Math.exp((-ALIKE.decay * weighted) / pulls) : 100)
+
+/** How alike a candidate is to the missing fish, 0..100, over the traits known for both. */
+export function computeLikeness(scale: LikenessScale, c: AxisPlaces, m: AxisPlaces): number {
+  let pulls = 0
+  let weighted = 0
+  for (let i = 0; i < scale.length; i += 1) {
+    const gap = measureGap(scale, i, c, m)
+    if (Number.isNaN(gap)) continue
+    const pull = scale[i]?.pull ?? 0
+    pulls += pull
+    weighted += pull * gap
+  }
+  return toAlike(weighted, pulls)
+}

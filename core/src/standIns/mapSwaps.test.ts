@@ -1,0 +1,68 @@
+import { createOfferSheet } from '@tender-gill/catalogue'
+import { parseSwapMap } from '@tender-gill/contract/validators'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { createPlainBrief } from '../tables/methods.ts'
+import { briefArbitrary, offersArbitrary } from '../testing/arbitraries.ts'
+import { TODAY, buildBrief, buildSheet, must } from '../testing/builders.ts'
+import { findStandIns, mapSwaps } from './index.ts'
+
+const book = createOfferSheet(TODAY)
+const map = (brief = buildBrief(), sheet = book) => must(mapSwaps(brief, sheet, { today: TODAY }))
+
+describe('the map of swaps', () => {
+  it('scores every pair as the stand-ins of that fish do', () => {
+    fc.assert(
+      fc.property(briefArbitrary, offersArbitrary(3, 8), (brief, offers) => {
+        const sheet = buildSheet(...offers)
+        const { fish } = map(brief, sheet)
+        for (const { species, neighbours } of fish) {
+          const { order } = must(findStandIns({ ...brief, missing: species }, sheet, { today: TODAY }))
+          const expected = new Map(order.map((row) => [row.species, [row.alike, row.standIn]]))
+          for (const { to, alike, standIn } of neighbours) expect([alike, standIn]).toEqual(expected.get(fish[to]?.species ?? ''))
+          expect(neighbours.length).toBe(Math.min(8, order.length))
+        }
+      }),
+      { seed: 61, numRuns: 60 },
+    )
+  })
+
+  it('is the same whatever the order of the offers', () => {
+    fc.assert(
+      fc.property(briefArbitrary, offersArbitrary(3, 8), (brief, offers) => {
+        expect(map(brief, buildSheet(...[...offers].reverse()))).toEqual(map(brief, buildSheet(...offers)))
+      }),
+      { seed: 62, numRuns: 60 },
+    )
+  })
+
+  it('makes no fish its own neighbour, nor one that cannot do the dish anybody’s, over the whole book', () => {
+    for (const [method, format] of [
+      ['grill', 'chunk'],
+      ['raw', 'slice'],
+      ['braise', 'steak'],
+    ] as const) {
+      const { fish } = map(createPlainBrief(method, format))
+      expect(fish.length).toBeGreaterThan(200)
+      for (const [i, { neighbours, species }] of fish.entries()) {
+        expect(neighbours.length).toBeLessThanOrEqual(8)
+        for (const { to, standIn } of neighbours) {
+          expect(to).not.toBe(i)
+          expect(fish[to]?.sentence, `${species} -> ${fish[to]?.species ?? ''}`).toBeNull()
+          expect(standIn).toBeLessThanOrEqual(neighbours[0]?.standIn ?? 0)
+        }
+      }
+    }
+  })
+
+  it('answers in the shape of the contract', () => {
+    expect(parseSwapMap(JSON.parse(JSON.stringify(map())))).toMatchObject({ ok: true })
+  })
+
+  it('says to which side a neighbour parts, on traits the dish pulls on', () => {
+    const { fish, brief } = map(createPlainBrief('grill', 'chunk'))
+    const found = fish.flatMap(({ neighbours }) => neighbours.flatMap(({ differs }) => differs))
+    expect(found.length).toBeGreaterThan(100)
+    for (const { trait } of found) expect(brief.asks[trait]?.pull).toBeGreaterThan(0)
+  })
+})

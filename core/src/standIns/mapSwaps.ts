@@ -1,0 +1,96 @@
+import type { Brief, OfferSheet, Problem, Result, SwapFish, SwapLink, SwapMap } from '@tender-gill/contract'
+import { toTenth } from '../fit/index.ts'
+import { describeGate } from '../gates/index.ts'
+import { byFit, createBoard, groupBySpecies, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
+import { ENGINE_VERSION } from '../tables/constants.ts'
+import { computeStandInScore } from './computeAlike.ts'
+import { computeLikeness, createLikenessScale, measureGap, placeOnAxes, type AxisPlaces, type LikenessScale } from './likeness.ts'
+
+/** Neighbours kept for each fish: as many as a drawing round it can hold. */
+export const MOST_NEIGHBOURS = 8
+/** A difference a cook would notice, in weighted shoulders. */
+const NOTICED = 0.1
+
+interface Placed {
+  readonly entry: Entry
+  readonly places: AxisPlaces
+}
+
+/** One entry a species: the one that stands for it, or, where none passes, the one that came nearest. */
+function pickOnePerSpecies(board: Board): readonly Entry[] {
+  const passing = pickStanding(
+    board.considered.filter(({ gates }) => gates.length === 0),
+    board.brief,
+    board.scoring,
+  )
+  const standing = new Map([...groupBySpecies(passing)].map(([species, group]) => [species, pickForSpecies(group, board.brief)[0]]))
+  return [...groupBySpecies(board.considered)].flatMap(
+    ([species, group]) => standing.get(species) ?? [...group].sort((a, b) => a.gates.length - b.gates.length || byFit(a, b))[0] ?? [],
+  )
+}
+
+/** Where the stand-in parts from the fish it stands in for, what weighs most first, and to which side. */
+function listDifferences(scale: LikenessScale, c: AxisPlaces, m: AxisPlaces): SwapLink['differs'] {
+  return scale
+    .map(({ key, pull }, i) => ({ key, weight: pull * measureGap(scale, i, c, m), more: (c[i * 3 + 1] ?? 0) > (m[i * 3 + 1] ?? 0), i }))
+    .filter(({ weight, i }) => weight > 0 && measureGap(scale, i, c, m) >= NOTICED)
+    .sort((a, b) => b.weight - a.weight)
+    .map(({ key, more }) => ({ trait: key, more }))
+}
+
+/** The nearest stand-ins of one fish among those that can do the dish. */
+function findNeighbours(missing: Placed, all: readonly Placed[], scale: LikenessScale): SwapLink[] {
+  const scored: { readonly to: number; readonly alike: number; readonly standIn: number }[] = []
+  for (const [to, other] of all.entries()) {
+    if (other === missing || other.entry.gates.length > 0) continue
+    const alike = computeLikeness(scale, other.places, missing.places)
+    scored.push({ to, alike, standIn: computeStandInScore(alike, other.entry.fit.fit) })
+  }
+  return scored
+    .sort((a, b) => b.standIn - a.standIn || a.to - b.to)
+    .slice(0, MOST_NEIGHBOURS)
+    .map(({ to, alike, standIn }) => ({
+      to,
+      alike: toTenth(alike),
+      standIn: toTenth(standIn),
+      differs: listDifferences(scale, all[to]?.places ?? missing.places, missing.places),
+    }))
+}
+
+function describeFish({ entry }: Placed, board: Board, neighbours: SwapLink[]): SwapFish {
+  const { candidate, fit, gates } = entry
+  const [gate] = gates
+  return {
+    species: candidate.offer.species,
+    common: candidate.offer.common,
+    offerId: candidate.offer.id,
+    offer: candidate.offer.label,
+    fit: toTenth(fit.fit),
+    sentence: gate ? describeGate(gate, candidate, board.brief) : null,
+    neighbours,
+  }
+}
+
+/**
+ * Which species stand in for which in one dish, over the whole sheet: every pair compared, the nearest eight of each kept. A fish that cannot
+ * do the dish itself has neighbours all the same, and is nobody's.
+ * @returns fish in the order of their scientific names, or every problem of the brief with its place
+ */
+export function mapSwaps(brief: Brief, sheet: OfferSheet, { today }: { today: string }): Result<SwapMap, readonly Problem[]> {
+  const laid = createBoard(brief, sheet, today)
+  if (!laid.ok) return laid
+  const board = laid.value
+  const scale = createLikenessScale(board.brief, board.scoring)
+  const all = [...pickOnePerSpecies(board)]
+    .sort((a, b) => (a.candidate.offer.species < b.candidate.offer.species ? -1 : 1))
+    .map((entry): Placed => ({ entry, places: placeOnAxes(entry.candidate, scale, board.brief) }))
+  return {
+    ok: true,
+    value: {
+      brief: board.brief,
+      fish: all.map((placed) => describeFish(placed, board, findNeighbours(placed, all, scale))),
+      snapshot: sheet.snapshot,
+      engineVersion: ENGINE_VERSION,
+    },
+  }
+}
