@@ -1,3 +1,17 @@
+export {
+  ABSENCE_REASONS,
+  Absence,
+  AbsenceDish,
+  AbsenceInput,
+  AbsenceMove,
+  AbsencePlan,
+  AbsencePlanRequest,
+  AbsenceUndo,
+  Hold,
+  Supply,
+  SupplyUse,
+  type AbsenceReason,
+} from './absences.ts'
 export * from './vocabulary.ts'
 export { AskInput, Asks, Brief, Diners, HouseLeanings, OfferChoice, StandInsRequest } from './brief.ts'
 export {
@@ -15,6 +29,7 @@ export {
 } from './lineUp.ts'
 export { Market, Price, Season, Stock, StockStanding } from './market.ts'
 export { BasedRange, Listing, OfferForm, OfferSheet, ResolvedOffer, ResolvedPrice, ResolvedSeason, type Range } from './offer.ts'
+export { CoverCard, CoverHang, CoverRow, CoverRung } from './coverCard.ts'
 export { Decision, DecisionDetail, DecisionInput, DecisionRerun, LineUpDifference, Moved } from './decisions.ts'
 export { buildOpenApi } from './openApi.ts'
 export { Problem, ProblemDetails, type Result } from './problems.ts'

@@ -11,6 +11,7 @@ import {
   FLESH_KEYS,
   FORMS,
   MERCURY_CLASSES,
+  MISSING_REASONS,
   ORIGINS,
   PARASITE_CLASSES,
   PARTS,
@@ -104,6 +105,12 @@ export const ResolvedOffer = closed(
     spines: nullable(Text(160)),
     listing: nullable(Listing),
     hidden: Type.Optional(Type.Boolean({ description: 'The house does not want it suggested; it is judged only where a pool names it.' })),
+    absent: Type.Optional(
+      closed(
+        { until: Type.String(), because: nullable(oneOf(MISSING_REASONS)) },
+        { description: 'The kitchen marked it missing on this day.' },
+      ),
+    ),
     prices: Type.Array(ResolvedPrice),
     season: nullable(ResolvedSeason),
     stock: nullable(StockStanding),

@@ -1,3 +1,5 @@
+import { Absence, AbsenceInput, AbsencePlan, AbsencePlanRequest, AbsenceUndo } from './absences.ts'
+import { CoverCard } from './coverCard.ts'
 import { Brief, StandInsRequest } from './brief.ts'
 import { Decision, DecisionDetail, DecisionInput, DecisionRerun } from './decisions.ts'
 import { LineUp } from './lineUp.ts'
@@ -29,6 +31,12 @@ const named = {
   LineUp,
   StandIns,
   SwapMap,
+  AbsencePlanRequest,
+  AbsencePlan,
+  AbsenceInput,
+  Absence,
+  AbsenceUndo,
+  CoverCard,
   TurningRequest,
   TurningPoints,
   PotRequest,
@@ -95,6 +103,8 @@ const choice = (name: string, values: readonly string[]) => ({
 const formatQuery = choice('format', ['json', 'csv'])
 const whatQuery = choice('what', ['all', 'house'])
 
+const fromDay = { ...date, name: 'from' }
+const toDay = { ...date, name: 'to' }
 const briefQuery = { name: 'brief', in: 'query', required: false, schema: { type: 'string' } }
 
 const recordPaths = (path: string, input: Schema, record: Schema, what: string) => ({
@@ -161,6 +171,31 @@ export const buildOpenApi = (version: string) => ({
     },
     '/api/offers': {
       get: operation({ summary: 'The offers of a day with their snapshot', answer: refTo(OfferSheet), parameters: [date] }),
+    },
+    '/api/absences': {
+      get: operation({ summary: 'Fish the kitchen does without, standing or not long over', answer: listOf(Absence) }),
+      post: operation({
+        summary: 'Mark a fish missing and move its dishes, all or none',
+        body: AbsenceInput,
+        answer: refTo(Absence),
+        status: 201,
+      }),
+    },
+    '/api/absences/plan': {
+      post: operation({ summary: 'What each dish would take instead', body: AbsencePlanRequest, answer: refTo(AbsencePlan) }),
+    },
+    '/api/absences/{id}/end': {
+      post: operation({ summary: 'The fish is there again; dishes stay as they are', answer: refTo(Absence), parameters: [id] }),
+    },
+    '/api/absences/{id}/undo': {
+      post: operation({ summary: 'Take an absence back with every dish it moved', answer: refTo(AbsenceUndo), parameters: [id] }),
+    },
+    '/api/cover-card': {
+      get: operation({
+        summary: 'Dishes, fish, ladders and what the covers hang on',
+        answer: refTo(CoverCard),
+        parameters: [fromDay, toDay],
+      }),
     },
     '/api/leanings': {
       get: operation({ summary: 'How the house leans', answer: refTo(LeaningsRecord) }),

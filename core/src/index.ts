@@ -1,3 +1,4 @@
+export { markAbsent, planAbsence, stepAbsencePlan } from './absences/index.ts'
 export { computeWeightToBuyG, countPortions, planAmount, type Amount, type Yields } from './amounts/index.ts'
 export { computeDesirability, fromAxis, toAxis } from './axes/index.ts'
 export { createFindSpecies, normaliseBrief, type FindSpecies } from './brief/index.ts'
@@ -7,6 +8,7 @@ export {
   DIFFERENCE_WORDS,
   FORM_LABEL,
   GATE_LABEL,
+  describeDay,
   nameMonth,
   describeBand,
   describeBound,
@@ -14,6 +16,7 @@ export {
   describeStep,
   describeValue,
 } from './describe/index.ts'
+export { stepCoverCard, writeCoverCard } from './coverCard/index.ts'
 export { simulateRanks, type Entrant } from './draws/index.ts'
 export { answerFishFirst } from './fishFirst/index.ts'
 export { computeFit, createScoring, type Fit, type Scoring } from './fit/index.ts'
@@ -21,6 +24,7 @@ export { applyOpenings } from './gates/index.ts'
 export { byFit, countRows, createBoard, rankBoard, rankLineUp, stepBoard, type Board, type Entry } from './lineUp/index.ts'
 export { applyMarket, computePerKg, computeStockStanding } from './market/index.ts'
 export { findCautions, findRawRefusal, hasVulnerable, isServedRaw, listSafetyNotes } from './safety/index.ts'
+export { type KeptDish, type KeptDishes } from './kept/index.ts'
 export { findStandIns, mapSwaps } from './standIns/index.ts'
 export { AXES, DEFAULT_PORTION_G, ENGINE_VERSION, FORMS_FOR } from './tables/constants.ts'
 export { FORMAT_LABEL } from './tables/formats.ts'

@@ -1,7 +1,9 @@
 import type { Static, TSchema } from '@sinclair/typebox'
 import { Ajv, type ValidateFunction } from 'ajv'
 import formats from 'ajv-formats'
+import { AbsenceInput, AbsencePlan, AbsencePlanRequest } from '../absences.ts'
 import { Brief, StandInsRequest } from '../brief.ts'
+import { CoverCard } from '../coverCard.ts'
 import { DecisionDetail, DecisionInput, DecisionRerun } from '../decisions.ts'
 import { LineUp } from '../lineUp.ts'
 import { OfferSheet, ResolvedOffer } from '../offer.ts'
@@ -39,6 +41,10 @@ export const parseFishFirstRequest = createParser(FishFirstRequest)
 export const parseTurningPoints = createParser(TurningPoints)
 export const parsePotPlan = createParser(PotPlan)
 export const parseFishFirst = createParser(FishFirst)
+export const parseAbsencePlanRequest = createParser(AbsencePlanRequest)
+export const parseAbsencePlan = createParser(AbsencePlan)
+export const parseCoverCard = createParser(CoverCard)
+export const parseAbsenceInput = createParser(AbsenceInput)
 export const parseBriefInput = createParser(BriefInput)
 export const parsePriceInput = createParser(PriceInput)
 export const parseHouseSpeciesInput = createParser(HouseSpeciesInput)

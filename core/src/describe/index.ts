@@ -1,5 +1,5 @@
 export { describeMiss } from './describeMiss.ts'
-export { MONTH_NAMES, nameMonth } from './months.ts'
+export { describeDay, MONTH_NAMES, nameMonth } from './months.ts'
 export {
   ASK_LABEL,
   DIFFERENCE_WORDS,

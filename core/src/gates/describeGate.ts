@@ -1,6 +1,6 @@
 import type { AskKey, Gate, NormalisedBrief } from '@tender-gill/contract'
 import { computeDaysLeft, computeIceDays } from '../cold/index.ts'
-import { ASK_LABEL, describeBand, describeBound, describeGrams, describeValue } from '../describe/index.ts'
+import { ASK_LABEL, describeBand, describeBound, describeDay, describeGrams, describeValue } from '../describe/index.ts'
 import { findRawRefusal, isServedRaw } from '../safety/index.ts'
 import { FORMAT_LABEL } from '../tables/formats.ts'
 import { METHOD_TABLE } from '../tables/methods.ts'
@@ -27,7 +27,7 @@ export function describeGate(gate: Gate, candidate: Candidate, brief: Normalised
   const method = METHOD_TABLE[brief.method].label.toLowerCase()
   switch (gate) {
     case 'unavailable':
-      return 'You marked it as not to be had.'
+      return offer.absent ? `The kitchen does without it until ${describeDay(offer.absent.until)}.` : 'You marked it as not to be had.'
     case 'origin':
       return `It is ${offer.origin}, and the brief asks otherwise.`
     case 'state':

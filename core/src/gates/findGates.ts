@@ -52,7 +52,7 @@ const wouldSpoil = (offer: ResolvedOffer, brief: NormalisedBrief): boolean =>
 
 /** The checks that do not depend on a score, in their fixed order. */
 const CHECKS: readonly (readonly [Gate, (offer: ResolvedOffer, brief: NormalisedBrief) => boolean])[] = [
-  ['unavailable', (offer, brief) => brief.unavailable.includes(offer.species)],
+  ['unavailable', (offer, brief) => offer.absent !== undefined || brief.unavailable.includes(offer.species)],
   ['origin', (offer, brief) => !originMatches(offer, brief)],
   ['state', (offer, brief) => !statesMatch(offer, brief)],
   ['allergy', (offer, brief) => (brief.diners.allergies ?? []).includes(offer.allergen)],

@@ -97,6 +97,8 @@ export function openingFor(gate: Gate, candidate: Candidate, brief: NormalisedBr
   const { offer } = candidate
   switch (gate) {
     case 'unavailable':
+      // What the whole kitchen does without is not opened by one dish.
+      if (offer.absent) return undefined
       return one(
         '/unavailable',
         brief.unavailable.filter((name) => name !== offer.species),

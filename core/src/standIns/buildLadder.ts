@@ -43,7 +43,8 @@ export function buildLadder(scored: readonly ScoredEntry[], missing: Entry, beca
     standIn: item.standIn,
     causes: findCauses(item.entry.candidate),
   }))
-  const { chosen, atLeastOne, expected } = chooseLadder(candidates, LADDER.rungs)
+  const firstFixed = candidates[0] !== undefined && own(candidates[0].item)
+  const { chosen, atLeastOne, expected } = chooseLadder(candidates, LADDER.rungs, { firstFixed })
   const taken = chosen.flatMap((index) => candidates[index] ?? [])
   const rungs = taken.map(({ item, causes }, i): Rung => ({
     ...describeStandIn(item, board),

@@ -46,9 +46,9 @@ function joinTerm({ sign, mask, chance }: Term, causes: readonly number[], holds
  * Chooses up to `rungs` candidates, in their order, that maximise E = sum over k of P(the rungs before k fail and k is there) x standIn_k,
  * with P exact by inclusion and exclusion over shared causes. Exact over the candidates given: branch and bound, where what is still to come
  * can be worth no more than the best score left times the chance that nothing chosen is there.
- * @param candidates best stand-in first
+ * @param candidates best stand-in first   @param firstFixed whether the first candidate is the first rung, whatever it does for the rest
  */
-export function chooseLadder(candidates: readonly RungCandidate[], rungs: number): LadderChoice {
+export function chooseLadder(candidates: readonly RungCandidate[], rungs: number, { firstFixed = false } = {}): LadderChoice {
   const names = [...new Set(candidates.flatMap(({ causes }) => causes.map(({ name }) => name)))]
   const holds = new Float64Array(names.length)
   const indexed: readonly IndexedRung[] = candidates.map(({ standIn, causes }) => ({
@@ -67,7 +67,8 @@ export function chooseLadder(candidates: readonly RungCandidate[], rungs: number
   const descend = (from: number, terms: readonly Term[], soFar: LadderChoice): void => {
     if (soFar.expected > best.expected + 1e-12) best = soFar
     if (soFar.chosen.length === rungs) return
-    for (let i = from; i < indexed.length; i += 1) {
+    const last = firstFixed && soFar.chosen.length === 0 ? Math.min(1, indexed.length) : indexed.length
+    for (let i = from; i < last; i += 1) {
       const rung = indexed[i]
       const most = soFar.expected + (1 - soFar.atLeastOne) * (bestFrom[i] ?? 0)
       if (!rung || most <= best.expected + 1e-12) return

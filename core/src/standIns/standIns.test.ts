@@ -241,6 +241,17 @@ describe('findStandIns', () => {
       }
   })
 
+  it('offers another offer of the same species first even where another fish would do a little better', () => {
+    const offers = buildSheet(
+      buildOffer('Piscis idem'),
+      buildOffer('Piscis idem', { state: 'frozen', flesh: { firmness: 4.3, tolerance: 5.4 } }),
+      buildOffer('Piscis alter'),
+    )
+    const { ladder } = must(ask({ missing: 'Piscis idem', missingOffer: 'piscis-idem.wild.fresh.body', because: 'looked-bad' }, offers))
+    expect(ladder.map(({ species }) => species)).toEqual(['Piscis idem', 'Piscis alter'])
+    expect(ladder[0]?.standIn).toBeLessThan(ladder[1]?.standIn ?? 0)
+  })
+
   it('offers another offer of the same species first when this one looked bad, and none when it was not landed', () => {
     const offers = buildSheet(buildOffer('Piscis idem'), buildOffer('Piscis idem', { origin: 'farmed' }), buildOffer('Piscis alter'))
     expect(must(ask({ missing: 'Piscis idem', because: 'looked-bad' }, offers)).ladder[0]?.species).toBe('Piscis idem')

@@ -1,5 +1,5 @@
 import { Router, type Response } from 'express'
-import type { Brief, OfferSheet, PriceInput, PriceRecord } from '@tender-gill/contract'
+import type { Brief, OfferSheet } from '@tender-gill/contract'
 import {
   parseBrief,
   parseFishFirstRequest,
@@ -8,24 +8,18 @@ import {
   parseTurningRequest,
 } from '@tender-gill/contract/validators'
 import { answerFishFirst, answerPot, createBoard, findStandIns, mapSwaps, stepBoard, stepTurningPoints } from '@tender-gill/core'
-import { createBareSheet, createKitchenSheet, type HouseBooks } from '../book/houseBook.ts'
-import { RequestFailure } from '../http/errors.ts'
 import { unwrap } from '../http/parseInput.ts'
+import { readDay } from '../http/readDay.ts'
 import { kitchenOf } from '../kitchens/currentKitchen.ts'
 import { answerInSlices } from './runInSlices.ts'
-import type { RecordRepository } from '../records/recordRepository.ts'
+import type { OpenSheets } from '../sheets/kitchenSheets.ts'
 
-const ISO_DATE = /^\d{4}-\d{2}-\d{2}$/
-
-/** Routes that compute and store nothing: line-up, stand-ins, what would change it, pot, fish first and the day's offers. */
-export function createAnswerRoutes(prices: RecordRepository<PriceInput, PriceRecord>, books: HouseBooks): Router {
+/** Routes that compute and store nothing: line-up, stand-ins, the map of swaps, what would change it, pot, fish first, the day's offers. */
+export function createAnswerRoutes(openSheets: OpenSheets): Router {
   const router = Router()
-  const readPrices = async (res: Response) => (await prices.list(kitchenOf(res).id)).map(({ price }) => price)
-  /** A brief that brings its own market is answered from the book alone; any other from the kitchen's prices. */
   const sheetFor = async (brief: Pick<Brief, 'date' | 'market'>, res: Response): Promise<OfferSheet> => {
-    const date = brief.date ?? kitchenOf(res).today
-    const book = await books.read(kitchenOf(res).id)
-    return brief.market ? createBareSheet(book, date) : createKitchenSheet(book, await readPrices(res), date)
+    const { id, today } = kitchenOf(res)
+    return (await openSheets(id, today)).sheetOf(brief)
   }
   router.post('/line-up', async (req, res) => {
     const brief = unwrap(parseBrief(req.body))
@@ -55,13 +49,9 @@ export function createAnswerRoutes(prices: RecordRepository<PriceInput, PriceRec
     res.json(unwrap(answerFishFirst(request, await sheetFor(request, res), { today: kitchenOf(res).today })))
   })
   router.get('/offers', async (req, res) => {
-    const asked = req.query.date
-    if (asked !== undefined && (typeof asked !== 'string' || !ISO_DATE.test(asked) || Number.isNaN(Date.parse(asked))))
-      throw new RequestFailure('invalid', 'date must be an ISO date', {
-        problems: [{ path: '/date', message: 'must be a date, as 2026-06-13' }],
-      })
-    const book = await books.read(kitchenOf(res).id)
-    res.json(createKitchenSheet(book, await readPrices(res), asked ?? kitchenOf(res).today))
+    const asked = readDay(req, 'date')
+    const { id, today } = kitchenOf(res)
+    res.json((await openSheets(id, today)).sheetOn(asked ?? today))
   })
   return router
 }

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { catalogueSnapshot, listHouseSources, listHouseSpecies } from '@tender-gill/catalogue'
-import type { HouseLeanings, OfferSheet, Price, ResolvedOffer, SourceSpecies, SpeciesSheet } from '@tender-gill/contract'
-import { applyMarket, createFindSpecies, type FindSpecies } from '@tender-gill/core'
+import type { HouseLeanings, ResolvedOffer, SourceSpecies, SpeciesSheet } from '@tender-gill/contract'
+import { createFindSpecies, type FindSpecies } from '@tender-gill/core'
 import { and, count, eq, isNull, max, sum } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { houseSpecies } from '../database/schema.ts'
@@ -35,19 +35,6 @@ function createBook(hand: readonly { source: SourceSpecies; hidden: boolean }[])
     findSpecies: createFindSpecies(offers),
     listSources: () => listHouseSources(hand),
   }
-}
-
-/** The offers of a day with a kitchen's prices laid over them, under a hash of book, day and prices together. */
-export function createKitchenSheet(book: LeaningBook, prices: readonly Price[], date: string): OfferSheet {
-  const dressed = applyMarket(book.offers, { prices: [...prices] }, { date, waters: null, findSpecies: book.findSpecies })
-  const bare = createBareSheet(book, date)
-  return { ...bare, snapshot: prices.length === 0 ? bare.snapshot : hash([bare.snapshot, date, prices]), offers: [...dressed] }
-}
-
-/** The book without any price laid over it. */
-export function createBareSheet({ offers, snapshot, leanings }: LeaningBook, date: string): OfferSheet {
-  const leans = Object.keys(leanings).length > 0
-  return { snapshot: leans ? hash([snapshot, leanings]) : snapshot, date, offers: [...offers], ...(leans ? { leanings } : {}) }
 }
 
 /** Kitchens whose book is kept ready. */

@@ -13,7 +13,7 @@ import {
   timestamp,
   uniqueIndex,
 } from 'drizzle-orm/pg-core'
-import type { Brief, Choice, Form, HouseLeanings, Origin, Part, PriceUnit, State } from '@tender-gill/contract'
+import type { Absence, AbsenceReason, Brief, Choice, Form, HouseLeanings, Origin, Part, PriceUnit, State } from '@tender-gill/contract'
 
 /** A kitchen: whose data this is. Everything else is keyed by it. */
 export const kitchens = pgTable('kitchens', {
@@ -133,4 +133,28 @@ export const leanings = pgTable(
     updatedAt: timestamp({ withTimezone: true, mode: 'date' }).notNull(),
   },
   (table) => [foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] })],
+)
+
+/** Fish a kitchen does without for some days, with the dishes that were moved by it. */
+export const absences = pgTable(
+  'absences',
+  {
+    kitchenId: text().notNull(),
+    id: text().notNull(),
+    species: text().notNull(),
+    common: text().notNull(),
+    /** One offer alone; null where all of the species is missing. */
+    offerId: text(),
+    because: text().$type<AbsenceReason>(),
+    /** Both days count. */
+    fromDay: date({ mode: 'string' }).notNull(),
+    toDay: date({ mode: 'string' }).notNull(),
+    markedAt: timestamp({ withTimezone: true, mode: 'date' }).notNull(),
+    takenBackAt: timestamp({ withTimezone: true, mode: 'date' }),
+    moves: jsonb().$type<Absence['moves']>().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.kitchenId, table.id] }),
+    foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+  ],
 )

@@ -1,41 +1,26 @@
 import { Router, type Response } from 'express'
-import type {
-  Brief,
-  BriefInput,
-  BriefRecord,
-  Decision,
-  DecisionDetail,
-  DecisionRerun,
-  LineUp,
-  OfferSheet,
-  PriceInput,
-  PriceRecord,
-} from '@tender-gill/contract'
+import type { Brief, BriefInput, BriefRecord, Decision, DecisionDetail, DecisionRerun, LineUp, OfferSheet } from '@tender-gill/contract'
 import { parseDecisionInput } from '@tender-gill/contract/validators'
 import { ENGINE_VERSION, compareLineUps, rankLineUp } from '@tender-gill/core'
-import { createBareSheet, createKitchenSheet, type HouseBooks } from '../book/houseBook.ts'
 import { RequestFailure, notFound } from '../http/errors.ts'
 import { unwrap } from '../http/parseInput.ts'
 import { kitchenOf } from '../kitchens/currentKitchen.ts'
 import type { RecordRepository } from '../records/recordRepository.ts'
+import type { OpenSheets } from '../sheets/kitchenSheets.ts'
 import type { DecisionRepository } from './decisionRepository.ts'
 
 interface DecisionDeps {
   readonly decisions: DecisionRepository
   readonly briefs: RecordRepository<BriefInput, BriefRecord>
-  readonly prices: RecordRepository<PriceInput, PriceRecord>
-  readonly books: HouseBooks
+  readonly openSheets: OpenSheets
 }
 
 /** Decisions: the fish taken for a dish with the whole line-up behind it; reopened as it was, run again with the difference shown. */
-export function createDecisionRoutes({ decisions, briefs, prices, books }: DecisionDeps): Router {
+export function createDecisionRoutes({ decisions, briefs, openSheets }: DecisionDeps): Router {
   const router = Router()
   const layToday = async (brief: Brief, res: Response): Promise<OfferSheet> => {
     const { id, today } = kitchenOf(res)
-    const date = brief.date ?? today
-    const book = await books.read(id)
-    const kept = (await prices.list(id)).map(({ price }) => price)
-    return brief.market ? createBareSheet(book, date) : createKitchenSheet(book, kept, date)
+    return (await openSheets(id, today)).sheetOf(brief)
   }
   const rank = (brief: Brief, sheet: OfferSheet, today: string): LineUp => unwrap(rankLineUp(brief, sheet, { today }))
   const need = async (res: Response, id: string): Promise<Decision> => {

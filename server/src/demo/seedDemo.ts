@@ -1,6 +1,6 @@
 import { eq, inArray, sql } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import { blobs, briefs, decisions, houseSpecies, kitchens, leanings, prices } from '../database/schema.ts'
+import { absences, blobs, briefs, decisions, houseSpecies, kitchens, leanings, prices } from '../database/schema.ts'
 import { computeToday } from '../kitchens/today.ts'
 import { briefMapping, priceMapping } from '../records/mappings.ts'
 import { DEMO_KITCHENS, type DemoKitchen } from './demoKitchens.ts'
@@ -33,6 +33,7 @@ export async function seedDemo(db: Database, now: Date): Promise<void> {
 export async function resetDemo(db: Database, now: Date): Promise<void> {
   const ids = DEMO_KITCHENS.map(({ id }) => id)
   await db.transaction(async (tx) => {
+    await tx.delete(absences).where(inArray(absences.kitchenId, ids))
     await tx.delete(briefs).where(inArray(briefs.kitchenId, ids))
     await tx.delete(prices).where(inArray(prices.kitchenId, ids))
     await tx.delete(decisions).where(inArray(decisions.kitchenId, ids))

@@ -147,6 +147,12 @@ describe('kitchens', () => {
         body: { briefId: 'paprika-skewers', species: 'Conger conger', offerId: 'conger-conger.wild.fresh.body', form: 'gutted' },
       })
     ).body
+    const absence = (
+      await call('/api/absences', {
+        method: 'POST',
+        body: { species: 'Gadus morhua', offerId: null, because: 'too-dear', from: '2026-06-13', to: '2026-06-14', moves: [] },
+      })
+    ).body
     // Larch Cottage has a price-1 too: a shared id must lead to its own row, never to ours.
     const ours: Record<string, { id: string; body: object }> = {
       briefs: { id: 'paprika-skewers', body: { brief } },
@@ -154,6 +160,7 @@ describe('kitchens', () => {
       'house-species': { id: hand.id, body: { source: cod } },
       'species-import': { id: brought.importId, body: {} },
       decisions: { id: decision.id, body: {} },
+      absences: { id: absence.id, body: {} },
     }
     for (const [path, operations] of withId)
       for (const method of Object.keys(operations)) {
@@ -166,6 +173,8 @@ describe('kitchens', () => {
         })
         expect({ path, method, status: answer.status }).toEqual({ path, method, status: 404 })
       }
+    expect((await call('/api/absences')).body).toEqual([absence])
+    await call(`/api/absences/${absence.id}/end`, { method: 'POST' })
     expect((await call(`/api/house-species/${hand.id}`)).body).toMatchObject({ revision: 1, hidden: true })
     await call(`/api/house-species/${hand.id}`, { method: 'DELETE', headers: { 'If-Match': '"1"' } })
     expect(await call(`/api/species-import/${brought.importId}/undo`, { method: 'POST' })).toMatchObject({ status: 200 })

@@ -6,9 +6,12 @@ import { pinoHttp } from 'pino-http'
 import { buildOpenApi, type BriefInput, type Problem, type Result } from '@tender-gill/contract'
 import { parseBriefInput, parsePriceInput } from '@tender-gill/contract/validators'
 import { ENGINE_VERSION, normaliseBrief } from '@tender-gill/core'
+import { createAbsenceRepository } from '../absences/absenceRepository.ts'
+import { createAbsenceRoutes } from '../absences/absenceRoutes.ts'
 import { createAnswerRoutes } from '../answers/answerRoutes.ts'
 import { createBookRoutes, createParseHouseSpecies } from '../book/bookRoutes.ts'
 import { createHouseBooks, type HouseBooks } from '../book/houseBook.ts'
+import { createCoverCardRoutes } from '../coverCard/coverCardRoutes.ts'
 import { createDecisionRepository } from '../decisions/decisionRepository.ts'
 import { createDecisionRoutes } from '../decisions/decisionRoutes.ts'
 import type { Database } from '../database/openDatabase.ts'
@@ -20,6 +23,7 @@ import { createLeaningsRoutes } from '../leanings/leaningsRoutes.ts'
 import { briefMapping, houseSpeciesMapping, priceMapping } from '../records/mappings.ts'
 import { createRecordRepository } from '../records/recordRepository.ts'
 import { createRecordRoutes } from '../records/recordRoutes.ts'
+import { createKitchenSheets } from '../sheets/kitchenSheets.ts'
 import { createErrorHandler } from './errorHandler.ts'
 import { notFound } from './errors.ts'
 import { createNonce, createSecurityHeaders, createWriteLimit, refuseForeignWrites } from './security.ts'
@@ -77,6 +81,8 @@ export function createApp({ db, log, now, cookieSecret, webFolder, writesPerMinu
   const leanings = createLeaningsRepository(db, now)
   const books = createHouseBooks(db, leanings)
   const decisions = createDecisionRepository(db, now)
+  const absences = createAbsenceRepository(db, now)
+  const openSheets = createKitchenSheets({ books, prices, absences })
   const app = express()
   app.disable('x-powered-by')
   app.use(pinoHttp({ logger: log, quietReqLogger: true, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') } }))
@@ -97,9 +103,11 @@ export function createApp({ db, log, now, cookieSecret, webFolder, writesPerMinu
   app.use(
     '/api',
     createKitchenRoutes(kitchens),
-    createAnswerRoutes(prices, books),
+    createAnswerRoutes(openSheets),
+    createAbsenceRoutes({ absences, briefs, openSheets }),
+    createCoverCardRoutes({ briefs, openSheets }),
     createBookRoutes({ db, now, books, house }),
-    createDecisionRoutes({ decisions, briefs, prices, books }),
+    createDecisionRoutes({ decisions, briefs, openSheets }),
     createLeaningsRoutes(leanings),
   )
   app.use('/api', createRecordRoutes({ path: 'briefs', what: 'dish', repository: briefs, parse: createParseBrief(books) }))

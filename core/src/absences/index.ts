@@ -1,0 +1,2 @@
+export { assignRungs, type RungAssignment, type RungOption } from './assignRungs.ts'
+export { markAbsent, planAbsence, stepAbsencePlan } from './planAbsence.ts'

@@ -1,0 +1,1 @@
+export { stepCoverCard, writeCoverCard } from './writeCoverCard.ts'

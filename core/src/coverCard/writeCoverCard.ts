@@ -1,0 +1,131 @@
+import type { CoverCard, CoverHang, CoverRow, ResolvedOffer } from '@tender-gill/contract'
+import { findLeader, isServedIn, type KeptDish, type KeptDishes } from '../kept/index.ts'
+import { createBoard } from '../lineUp/index.ts'
+import { findCauses, findStandIns } from '../standIns/index.ts'
+import type { Candidate } from '../traits/index.ts'
+
+export interface CardDays {
+  readonly from: string
+  readonly to: string
+}
+
+/** A row of the card with the fish behind it. */
+interface Written {
+  readonly row: CoverRow
+  readonly candidate: Candidate | undefined
+}
+
+const nobody = ({ id, brief }: KeptDish): CoverRow => ({
+  briefId: id,
+  dish: brief.dish,
+  date: brief.date ?? null,
+  covers: brief.covers ?? 1,
+  fish: null,
+  ladder: [],
+  atLeastOne: 0,
+})
+
+function findFish({ choice }: KeptDish, offers: readonly ResolvedOffer[], leader: Candidate | undefined): Candidate | undefined {
+  const taken = choice && offers.find(({ id }) => id === choice.offerId)
+  return taken ? { offer: taken, form: choice.form } : leader
+}
+
+function writeRow(kept: KeptDish, { sheetOf, today }: KeptDishes): Written {
+  const sheet = sheetOf(kept.brief)
+  const board = createBoard(kept.brief, sheet, today)
+  const fish = board.ok ? findFish(kept, sheet.offers, findLeader(board.value)?.candidate) : undefined
+  if (!fish) return { row: nobody(kept), candidate: undefined }
+  const { offer, form } = fish
+  const found = findStandIns({ ...kept.brief, missing: offer.species, missingOffer: offer.id }, sheet, { today })
+  if (!found.ok) return { row: nobody(kept), candidate: undefined }
+  const { ladder, atLeastOne, missing } = found.value
+  return {
+    candidate: fish,
+    row: {
+      ...nobody(kept),
+      fish: {
+        species: offer.species,
+        common: offer.common,
+        offer: offer.label,
+        form,
+        buyG: missing.buyG,
+        taken: kept.choice !== null,
+        absentUntil: offer.absent?.until ?? null,
+      },
+      ladder: ladder.map(({ species, common, offer: label, form: bought, standIn, buyG, changes }) => ({
+        species,
+        common,
+        offer: label,
+        form: bought,
+        standIn,
+        buyG,
+        changes,
+      })),
+      atLeastOne,
+    },
+  }
+}
+
+const FARMED = 'farms'
+const WATER_WORDS: Readonly<Record<string, string>> = { sea: 'the sea', inland: 'rivers and lakes' }
+
+/** What one fish hangs on: the weather on its water, its merchant, its farms, and itself. */
+function listHangs(candidate: Candidate): readonly (readonly [CoverHang['kind'], string])[] {
+  const { offer } = candidate
+  const causes = findCauses(candidate)
+  const named = (kind: string) => causes.find((cause) => cause.kind === kind)?.name.slice(kind.length + 1)
+  const water = named('weather')
+  const merchant = named('merchant')
+  return [
+    ['species', offer.common],
+    ...(water === undefined ? [] : [['weather', WATER_WORDS[water] ?? water] as const]),
+    ...(merchant === undefined ? [] : [['merchant', merchant] as const]),
+    ...(offer.origin === 'farmed' ? [['farm', FARMED] as const] : []),
+  ]
+}
+
+/** What part of all covers hangs on one thing, the most first. */
+function sumHangs(written: readonly Written[]): CoverHang[] {
+  const covers = written.reduce((sum, { row }) => sum + row.covers, 0)
+  const hangs = new Map<string, CoverHang>()
+  for (const { row, candidate } of written)
+    for (const [kind, subject] of candidate ? listHangs(candidate) : []) {
+      const key = `${kind}:${subject}`
+      const before = hangs.get(key) ?? { kind, subject, covers: 0, share: 0, dishes: [] }
+      hangs.set(key, {
+        ...before,
+        covers: before.covers + row.covers,
+        share: (before.covers + row.covers) / covers,
+        dishes: [...before.dishes, row.dish],
+      })
+    }
+  return [...hangs.values()].sort((a, b) => b.covers - a.covers || (`${a.kind}${a.subject}` < `${b.kind}${b.subject}` ? -1 : 1))
+}
+
+const byDay = (a: Written, b: Written) => ((a.row.date ?? '') < (b.row.date ?? '') ? -1 : (a.row.date ?? '') > (b.row.date ?? '') ? 1 : 0)
+
+/** The card of some days, a dish at a time; yields how many are written. Dishes on the menu every day come first, then by day. */
+export function* stepCoverCard({ from, to }: CardDays, context: KeptDishes): Generator<number, CoverCard> {
+  const written: Written[] = []
+  for (const kept of context.dishes.filter(({ brief }) => isServedIn(brief, { from, to }))) {
+    yield written.length
+    written.push(writeRow(kept, context))
+  }
+  const sorted = [...written].sort(byDay)
+  return {
+    from,
+    to,
+    covers: sorted.reduce((sum, { row }) => sum + row.covers, 0),
+    rows: sorted.map(({ row }) => row),
+    hangs: sumHangs(sorted),
+  }
+}
+
+/** The card in one go. */
+export function writeCoverCard(days: CardDays, context: KeptDishes): CoverCard {
+  const steps = stepCoverCard(days, context)
+  for (;;) {
+    const step = steps.next()
+    if (step.done) return step.value
+  }
+}

@@ -1,0 +1,1 @@
+export { findLeader, isServedIn, type KeptDish, type KeptDishes } from './keptDishes.ts'

@@ -1,0 +1,36 @@
+import type { Brief, Choice, OfferSheet } from '@tender-gill/contract'
+import { byFit, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
+
+/** A dish of the kitchen as it is kept. */
+export interface KeptDish {
+  readonly id: string
+  readonly revision: number
+  readonly brief: Brief
+  readonly choice: Choice | null
+}
+
+/** The dishes of a kitchen with what they are answered from. */
+export interface KeptDishes {
+  /** The kitchen's calendar day, ISO date. */
+  readonly today: string
+  readonly dishes: readonly KeptDish[]
+  /** The sheet a dish is answered from: of its day, with the kitchen's prices, or its own market. */
+  readonly sheetOf: (brief: Brief) => OfferSheet
+}
+
+/** Whether a dish is served between two days, both counted. One without a day is on the menu every day. */
+export const isServedIn = ({ date }: Brief, { from, to }: { readonly from: string; readonly to: string }): boolean =>
+  date === undefined || (date >= from && date <= to)
+
+/** The fish that leads a dish, in the offer that stands for it; undefined where none can do it. */
+export function findLeader(board: Board): Entry | undefined {
+  const passing = board.considered.filter(({ gates }) => gates.length === 0)
+  const standing = pickStanding(passing, board.brief, board.scoring)
+  const first = [...standing].sort(byFit)[0]?.candidate.offer.species
+  return first === undefined
+    ? undefined
+    : pickForSpecies(
+        standing.filter(({ candidate }) => candidate.offer.species === first),
+        board.brief,
+      )[0]
+}
