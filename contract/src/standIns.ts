@@ -95,8 +95,8 @@ export const SwapLink = closed({
   to: Type.Integer({ minimum: 0, description: 'Place of the stand-in in the list of fish, from 0.' }),
   alike: Type.Number({ minimum: 0, maximum: 100 }),
   standIn: Type.Number({ minimum: 0, maximum: 100 }),
-  differs: Type.Array(closed({ trait: oneOf(TEXTURE_KEYS), more: Type.Boolean() }), {
-    description: 'Where it parts from the fish it stands in for, what weighs most first; more: it has more of it.',
+  differs: Type.Array(closed({ trait: oneOf(TEXTURE_KEYS), step: Type.Number() }), {
+    description: 'Where it parts from the fish it stands in for, what weighs most first; weighted shoulders, above 0 where it has more.',
   }),
 })
 export type SwapLink = Static<typeof SwapLink>

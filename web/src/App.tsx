@@ -16,6 +16,9 @@ const ComparePage = lazy(() => import('./features/compare/ComparePage.tsx'))
 const FilesPage = lazy(() => import('./features/bookFiles/FilesPage.tsx'))
 const PotPage = lazy(() => import('./features/pot/PotPage.tsx'))
 const DecisionsPage = lazy(() => import('./features/decisions/DecisionsPage.tsx'))
+const AbsencesPage = lazy(() => import('./features/absences/AbsencesPage.tsx'))
+const CoverCardPage = lazy(() => import('./features/coverCard/CoverCardPage.tsx'))
+const SwapMapPage = lazy(() => import('./features/swapMap/SwapMapPage.tsx'))
 const HousePage = lazy(() => import('./features/house/HousePage.tsx'))
 const LaterPage = lazy(() => import('./features/later/LaterPage.tsx'))
 
@@ -39,7 +42,10 @@ export function App() {
           <Route path="/book/compare" element={<ComparePage />} />
           <Route path="/book/new" element={<NewSpeciesPage />} />
           <Route path="/book/files" element={<FilesPage />} />
+          <Route path="/book/swaps" element={<SwapMapPage />} />
           <Route path="/book/:species" element={<SpeciesPage />} />
+          <Route path="/missing" element={<AbsencesPage />} />
+          <Route path="/cover-card" element={<CoverCardPage />} />
           <Route path="/house" element={<HousePage />} />
           <Route path="*" element={<LaterPage />} />
         </Routes>

@@ -32,10 +32,14 @@ function pickOnePerSpecies(board: Board): readonly Entry[] {
 /** Where the stand-in parts from the fish it stands in for, what weighs most first, and to which side. */
 function listDifferences(scale: LikenessScale, c: AxisPlaces, m: AxisPlaces): SwapLink['differs'] {
   return scale
-    .map(({ key, pull }, i) => ({ key, weight: pull * measureGap(scale, i, c, m), more: (c[i * 3 + 1] ?? 0) > (m[i * 3 + 1] ?? 0), i }))
-    .filter(({ weight, i }) => weight > 0 && measureGap(scale, i, c, m) >= NOTICED)
+    .map(({ key, pull }, i) => {
+      const gap = measureGap(scale, i, c, m)
+      const more = (c[i * 3 + 1] ?? 0) > (m[i * 3 + 1] ?? 0)
+      return { key, gap, weight: pull * gap, step: more ? gap : -gap }
+    })
+    .filter(({ gap }) => gap >= NOTICED)
     .sort((a, b) => b.weight - a.weight)
-    .map(({ key, more }) => ({ trait: key, more }))
+    .map(({ key, step }) => ({ trait: key, step: Math.round(step * 100) / 100 }))
 }
 
 /** The nearest stand-ins of one fish among those that can do the dish. */

@@ -1,7 +1,13 @@
 import { createApi, fetchBaseQuery, retry } from '@reduxjs/toolkit/query/react'
 import type {
+  Absence,
+  AbsenceInput,
+  AbsencePlan,
+  AbsencePlanRequest,
+  AbsenceUndo,
   BriefInput,
   BriefRecord,
+  CoverCard,
   Decision,
   DecisionDetail,
   DecisionInput,
@@ -45,14 +51,14 @@ const LIST = 'list'
 
 export const api = createApi({
   baseQuery,
-  tagTypes: ['Brief', 'Price', 'Kitchen', 'House', 'Decision'],
+  tagTypes: ['Brief', 'Price', 'Kitchen', 'House', 'Decision', 'Absence'],
   refetchOnReconnect: true,
   endpoints: (build) => ({
     kitchens: build.query<readonly Kitchen[], void>({ query: () => 'kitchens' }),
     kitchen: build.query<Kitchen, void>({ query: () => 'kitchen', providesTags: ['Kitchen'] }),
     switchKitchen: build.mutation<Kitchen, string>({
       query: (id) => ({ url: 'kitchen', method: 'PUT', body: { id } }),
-      invalidatesTags: ['Kitchen', 'Brief', 'Price', 'House', 'Decision'],
+      invalidatesTags: ['Kitchen', 'Brief', 'Price', 'House', 'Decision', 'Absence'],
     }),
     briefs: build.query<readonly BriefRecord[], void>({ query: () => 'briefs', providesTags: [{ type: 'Brief', id: LIST }] }),
     brief: build.query<BriefRecord, string>({
@@ -129,6 +135,29 @@ export const api = createApi({
       query: ({ revision, input }) => ({ url: 'leanings', method: 'PUT', body: input, headers: ifMatch(revision) }),
       invalidatesTags: ['House'],
     }),
+    absences: build.query<readonly Absence[], void>({ query: () => 'absences', providesTags: ['Absence'] }),
+    // Planning keeps nothing: it is a question, although it needs a body.
+    absencePlan: build.query<AbsencePlan, AbsencePlanRequest>({
+      query: (body) => ({ url: 'absences/plan', method: 'POST', body }),
+      providesTags: ['Absence', 'Brief', 'Price', 'House'],
+    }),
+    markAbsent: build.mutation<Absence, AbsenceInput>({
+      query: (body) => ({ url: 'absences', method: 'POST', body }),
+      // A dish that was changed meanwhile is fetched again as well.
+      invalidatesTags: ['Absence', 'Brief', 'Decision'],
+    }),
+    endAbsence: build.mutation<Absence, string>({
+      query: (id) => ({ url: `absences/${id}/end`, method: 'POST' }),
+      invalidatesTags: ['Absence'],
+    }),
+    undoAbsence: build.mutation<AbsenceUndo, string>({
+      query: (id) => ({ url: `absences/${id}/undo`, method: 'POST' }),
+      invalidatesTags: ['Absence', 'Brief', 'Decision'],
+    }),
+    coverCard: build.query<CoverCard, { from: string; to: string }>({
+      query: ({ from, to }) => `cover-card?from=${from}&to=${to}`,
+      providesTags: ['Absence', 'Brief', 'Price', 'House'],
+    }),
     health: build.query<{ status: string }, void>({ query: () => 'health', extraOptions: { maxRetries: 0 } }),
   }),
 })
@@ -165,5 +194,11 @@ export const {
   useRerunDecisionMutation,
   useLeaningsQuery,
   useSaveLeaningsMutation,
+  useAbsencesQuery,
+  useAbsencePlanQuery,
+  useMarkAbsentMutation,
+  useEndAbsenceMutation,
+  useUndoAbsenceMutation,
+  useCoverCardQuery,
   useHealthQuery,
 } = api

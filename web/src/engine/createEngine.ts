@@ -13,6 +13,7 @@ import type {
   SpeciesSheet,
   StandIns,
   StandInsRequest,
+  SwapMap,
   TurningPoints,
 } from '@tender-gill/contract'
 import {
@@ -21,12 +22,15 @@ import {
   createBoard,
   createFindSpecies,
   findRelatives,
+  createPlainBrief,
   findStandIns,
+  mapSwaps,
   normaliseBrief,
   planPot,
   planAmount,
   rankBoard,
   rankLineUp,
+  usualFormats,
   stepBoard,
   stepTurningPoints,
   type Amount,
@@ -108,6 +112,7 @@ export function createEngine() {
   let study = 0
   /** Answers that are asked for in several places of one page. */
   const turned = new Map<string, Result<TurningPoints, readonly Problem[]>>()
+  const maps = new Map<Method, Result<SwapMap, readonly Problem[]>>()
   let today = ''
 
   function need(): OfferSheet {
@@ -134,6 +139,7 @@ export function createEngine() {
       species = undefined
       rows = undefined
       turned.clear()
+      maps.clear()
       return sheet.snapshot
     },
     /**
@@ -192,6 +198,12 @@ export function createEngine() {
     /** The best sets of k fish for a pot, a mixed fry or a board. */
     pot: (brief: Brief, k: number): Result<PotPlan, readonly Problem[]> => planPot(brief, need(), { today, k }),
     standIns: (request: StandInsRequest): Result<StandIns, readonly Problem[]> => findStandIns(request, need(), { today }),
+    /** Which fish stand in for which in one way of cooking; every pair is compared once for each way and day. */
+    swapMap: (method: Method): Result<SwapMap, readonly Problem[]> => {
+      const ready = maps.get(method) ?? mapSwaps(createPlainBrief(method, usualFormats(method)[0] ?? 'portion'), need(), { today })
+      maps.set(method, ready)
+      return ready
+    },
     offers: (ids: readonly string[]): readonly ResolvedOffer[] => need().offers.filter(({ id }) => ids.includes(id)),
     offersOf: (species: string): readonly ResolvedOffer[] => need().offers.filter((offer) => offer.species === species),
     commonNames: (species: readonly string[]): Readonly<Record<string, string>> =>

@@ -1,21 +1,22 @@
 import stringify from 'json-stable-stringify'
 import type { Remote } from 'comlink'
 import { startTransition, useEffect, useRef, useState } from 'react'
-import { useHouseSpeciesQuery, useKitchenQuery, useLeaningsQuery, usePricesQuery } from '../api/api.ts'
+import { useAbsencesQuery, useHouseSpeciesQuery, useKitchenQuery, useLeaningsQuery, usePricesQuery } from '../api/api.ts'
 import { getEngine, loadSheet } from './engine.ts'
 import type { Engine } from './createEngine.ts'
 
-/** Names the offers the engine has loaded; changes when kitchen, day, prices or the house's hand do. Undefined until they are there. */
+/** Names the offers the engine has loaded; changes when kitchen, day, prices, the house's hand or its missing fish do. Undefined until they are there. */
 export function useSheet(date?: string): string | undefined {
   const { data: kitchen } = useKitchenQuery()
   const { data: prices, isFetching } = usePricesQuery()
   const { data: house, isFetching: houseFetching } = useHouseSpeciesQuery()
   const { data: leanings, isFetching: leaningsFetching } = useLeaningsQuery()
+  const { data: absences, isFetching: absencesFetching } = useAbsencesQuery()
   const [snapshot, setSnapshot] = useState<string>()
   const day = date ?? kitchen?.today
   const key =
-    kitchen && prices && house && leanings && !isFetching && !houseFetching && !leaningsFetching && day
-      ? `${kitchen.id}|${day}|${leanings.revision}|${[...prices, ...house].map(({ id, revision }) => `${id}.${revision}`).join(',')}`
+    kitchen && prices && house && leanings && absences && !isFetching && !houseFetching && !leaningsFetching && !absencesFetching && day
+      ? `${kitchen.id}|${day}|${leanings.revision}|${[...prices, ...house].map(({ id, revision }) => `${id}.${revision}`).join(',')}|${absences.map(({ id }) => id).join(',')}`
       : undefined
   useEffect(() => {
     if (!key || !day) return undefined

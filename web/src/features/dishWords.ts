@@ -59,3 +59,7 @@ export const kilosToBuy = (g: number): string => {
   return kilos(Math.ceil(g / step - 1e-9) * step)
 }
 export const kilos = (g: number): string => (g >= 1000 ? `${(g / 1000).toFixed(g >= 10_000 ? 1 : 2)} kg` : `${Math.round(g)} g`)
+
+/** Names as they are read out: "cod, hake and ling". */
+export const joinWords = (names: readonly string[]): string =>
+  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1] ?? ''}`

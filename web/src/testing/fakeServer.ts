@@ -1,5 +1,8 @@
 import { createOfferSheet, listSpecies } from '@tender-gill/catalogue'
 import type {
+  Absence,
+  AbsenceInput,
+  AbsencePlanRequest,
   Brief,
   BriefRecord,
   Decision,
@@ -11,7 +14,7 @@ import type {
   Price,
   PriceRecord,
 } from '@tender-gill/contract'
-import { applyMarket, compareLineUps, createFindSpecies, rankLineUp } from '@tender-gill/core'
+import { applyMarket, compareLineUps, createFindSpecies, markAbsent, planAbsence, rankLineUp, writeCoverCard } from '@tender-gill/core'
 
 export const TODAY = '2026-06-13'
 /** A few fish of every kind: a page tested on all of them would only be slower. */
@@ -35,7 +38,7 @@ const KEPT: ReadonlySet<string> = new Set([
 ])
 
 export interface FakeKitchen {
-  readonly dishes: readonly { readonly id: string; readonly brief: Brief }[]
+  readonly dishes: readonly { readonly id: string; readonly brief: Brief; readonly choice?: BriefRecord['choice'] }[]
   readonly prices?: readonly Price[]
 }
 
@@ -57,10 +60,11 @@ export function createFakeServer({ dishes, prices = [] }: FakeKitchen) {
     today: TODAY,
   }
   const stored = { revision: 1, updatedAt: `${TODAY}T12:00:00Z`, deletedAt: null }
-  const briefs = new Map<string, BriefRecord>(dishes.map(({ id, brief }) => [id, { ...stored, id, brief, choice: null }]))
+  const briefs = new Map<string, BriefRecord>(dishes.map(({ id, brief, choice }) => [id, { ...stored, id, brief, choice: choice ?? null }]))
   const priceRows: PriceRecord[] = prices.map((price, i) => ({ ...stored, id: `price-${i}`, price }))
   let leanings: { revision: number; leanings: HouseLeanings } = { revision: 0, leanings: {} }
   const decisions: { decision: Decision; brief: Brief; output: LineUp }[] = []
+  let absences: Absence[] = []
   const asked: string[] = []
   let down = false
 
@@ -68,9 +72,16 @@ export function createFakeServer({ dishes, prices = [] }: FakeKitchen) {
     const bare = createOfferSheet(TODAY)
     const book = bare.offers.filter(({ species }) => KEPT.has(species))
     const findSpecies = createFindSpecies(book)
-    const offers = applyMarket(book, { prices: priceRows.map(({ price }) => price) }, { date: TODAY, waters: null, findSpecies })
-    return { ...bare, snapshot: `fake-${leanings.revision}-${priceRows.length}`, offers: [...offers], leanings: leanings.leanings }
+    const dressed = applyMarket(book, { prices: priceRows.map(({ price }) => price) }, { date: TODAY, waters: null, findSpecies })
+    const plain: OfferSheet = {
+      ...bare,
+      snapshot: `fake-${leanings.revision}-${priceRows.length}-${absences.map(({ id }) => id).join('')}`,
+      offers: [...dressed],
+      leanings: leanings.leanings,
+    }
+    return absences.reduce(markAbsent, plain)
   }
+  const keptDishes = () => ({ today: TODAY, dishes: [...briefs.values()], sheetOf: sheet })
   const lineUpOf = (brief: Brief): LineUp => {
     const answer = rankLineUp(brief, sheet(), { today: TODAY, shares: false })
     if (!answer.ok) throw new Error('the brief is wrong')
@@ -130,6 +141,47 @@ export function createFakeServer({ dishes, prices = [] }: FakeKitchen) {
     })
   }
 
+  async function answerPlan(request: Request): Promise<Response> {
+    const plan = planAbsence((await request.json()) as AbsencePlanRequest, keptDishes())
+    return plan.ok ? json(plan.value) : refuse(400, 'See the places named', { problems: plan.error })
+  }
+
+  async function mark(request: Request): Promise<Response> {
+    const { moves, ...input } = (await request.json()) as AbsenceInput
+    const moved = moves.map(({ briefId, revision, choice }) => ({ record: briefs.get(briefId), revision, choice }))
+    if (moved.some(({ record, revision }) => record?.revision !== revision))
+      return refuse(409, 'A dish was changed since the plan was made.')
+    const name = (offerId: string) => sheet().offers.find(({ id }) => id === offerId)?.common ?? ''
+    const absence: Absence = {
+      ...input,
+      id: `absence-${absences.length + 1}`,
+      common: sheet().offers.find(({ species }) => species === input.species)?.common ?? input.species,
+      markedAt: `${TODAY}T12:00:00Z`,
+      takenBackAt: null,
+      moves: moved.flatMap(({ record, choice }) =>
+        record?.choice
+          ? [{ briefId: record.id, dish: record.brief.dish, before: record.choice, after: choice, common: name(choice.offerId) }]
+          : [],
+      ),
+    }
+    for (const { record, choice } of moved) if (record) briefs.set(record.id, { ...record, choice, revision: record.revision + 1 })
+    absences = [absence, ...absences]
+    return json(absence, 201)
+  }
+
+  function takeBack(id: string, putBack: boolean): Response {
+    const absence = absences.find((one) => one.id === id)
+    if (!absence) return refuse(404, 'nothing stands here')
+    absences = absences.filter((one) => one !== absence)
+    const over = { ...absence, takenBackAt: `${TODAY}T13:00:00Z` }
+    if (!putBack) return json(over)
+    for (const { briefId, before } of absence.moves) {
+      const record = briefs.get(briefId)
+      if (record) briefs.set(briefId, { ...record, choice: before, revision: record.revision + 1 })
+    }
+    return json({ absence: over, putBack: absence.moves.map(({ dish }) => dish), left: [] })
+  }
+
   async function saveLeanings(request: Request): Promise<Response> {
     if (!matches(request, leanings.revision)) return refuse(409, 'changed elsewhere', { current: leanings })
     leanings = { revision: leanings.revision + 1, leanings: ((await request.json()) as { leanings: HouseLeanings }).leanings }
@@ -153,6 +205,10 @@ export function createFakeServer({ dishes, prices = [] }: FakeKitchen) {
         return json([])
       case 'leanings':
         return json(leanings)
+      case 'absences':
+        return json(absences)
+      case 'cover-card':
+        return json(writeCoverCard({ from: search.get('from') ?? TODAY, to: search.get('to') ?? TODAY }, keptDishes()))
       case 'offers':
         return json(sheet())
       case 'species':
@@ -177,6 +233,9 @@ export function createFakeServer({ dishes, prices = [] }: FakeKitchen) {
     const id = pathname.split('/')[3] ?? ''
     if (pathname.startsWith('/api/briefs/') && request.method === 'PUT') return saveBrief(request, id)
     if (pathname === '/api/leanings') return saveLeanings(request)
+    if (pathname === '/api/absences/plan') return answerPlan(request)
+    if (pathname === '/api/absences') return mark(request)
+    if (pathname.startsWith('/api/absences/')) return takeBack(id, pathname.endsWith('/undo'))
     if (pathname === '/api/decisions') return decide(request)
     if (pathname.endsWith('/rerun')) return rerun(id)
     return refuse(404, 'not part of this stand-in')
@@ -185,6 +244,12 @@ export function createFakeServer({ dishes, prices = [] }: FakeKitchen) {
     answer,
     asked,
     brief: (id: string): Brief | undefined => briefs.get(id)?.brief,
+    taken: (id: string): string | undefined => briefs.get(id)?.choice?.species,
+    /** Somebody else changes a dish. */
+    touch: (id: string): void => {
+      const record = briefs.get(id)
+      if (record) briefs.set(id, { ...record, revision: record.revision + 1 })
+    },
     leanings: (): HouseLeanings => leanings.leanings,
     /** Takes the database away, or brings it back. */
     setDown: (gone: boolean): void => {

@@ -103,6 +103,9 @@ export default function BookPage() {
                   Compare marked ({marked.length})
                 </Button>
               )}
+              <Button component={Link} to={`/book/swaps${filter.method ? `?method=${filter.method}` : ''}`}>
+                Swap map
+              </Button>
               <Button component={Link} to="/book/new">
                 Add a species
               </Button>

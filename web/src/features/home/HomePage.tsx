@@ -13,6 +13,7 @@ import { useAnswer, useSheet } from '../../engine/useEngine.ts'
 import { FishSearch } from '../../shell/FishSearch.tsx'
 import { Waiting } from '../../shell/Waiting.tsx'
 import { HEADING, INK } from '../../theme.ts'
+import { StandingAbsences } from '../absences/StandingAbsences.tsx'
 import { describeMaking, describeServing } from '../dishWords.ts'
 import { useOffers } from '../lineUp/useLineUp.ts'
 
@@ -161,10 +162,17 @@ export function HomePage() {
           <Typography id="door-dish" variant="h1" sx={{ flex: 1 }}>
             I have a dish
           </Typography>
+          <Button component={Link} to="/cover-card">
+            Cover card
+          </Button>
+          <Button component={Link} to="/missing">
+            A fish is missing
+          </Button>
           <Button component={Link} to="/dishes/new" variant="contained">
             New dish
           </Button>
         </Box>
+        <StandingAbsences />
         {!records ? <Waiting what="the dishes" /> : records.length === 0 ? <FirstDish /> : <Dishes records={records} />}
       </Paper>
       <Paper component="section" aria-labelledby="door-fish" sx={{ p: { xs: 2, md: 3 } }}>

@@ -1,5 +1,5 @@
 import type { RankedFish } from '@tender-gill/contract'
-import { ofHundred } from '../dishWords.ts'
+import { joinWords, ofHundred } from '../dishWords.ts'
 
 /** Who stands first and how surely, in one line. */
 export interface Verdict {
@@ -8,8 +8,6 @@ export interface Verdict {
 }
 
 const CLEAR = 0.75
-const join = (names: readonly string[]): string =>
-  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1] ?? ''}`
 const MOST_NAMED = 4
 /** Where no fish comes first more often than this, the order is luck. */
 const NOBODY_STANDS_OUT = 0.2
@@ -29,10 +27,10 @@ export function describeVerdict(ranked: readonly RankedFish[]): Verdict | null {
     if (more > 0 && most < NOBODY_STANDS_OUT)
       return {
         headline: `Nobody stands out: ${level.length} fish do it alike`,
-        words: `${join(named)} among them; none comes first in more than ${ofHundred(most)} of 100 draws. Take the cheapest, or the one that looks best.`,
+        words: `${joinWords(named)} among them; none comes first in more than ${ofHundred(most)} of 100 draws. Take the cheapest, or the one that looks best.`,
       }
     return {
-      headline: `A toss-up: ${more > 0 ? `${named.join(', ')} and ${more} more` : join(named)}`,
+      headline: `A toss-up: ${more > 0 ? `${named.join(', ')} and ${more} more` : joinWords(named)}`,
       words: `First in ${level
         .slice(0, MOST_NAMED)
         .map(({ firstShare }) => ofHundred(firstShare))

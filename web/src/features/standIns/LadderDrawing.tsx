@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { Rung, StandIns, Tempting } from '@tender-gill/contract'
+import type { CauseKind, Rung, StandIns, Tempting } from '@tender-gill/contract'
 import { ASK_LABEL } from '@tender-gill/core'
 import { AskStrip } from '../../drawings/AskStrip.tsx'
 import { INK } from '../../theme.ts'
-import { ofHundred } from '../dishWords.ts'
+import { joinWords, ofHundred } from '../dishWords.ts'
 
 /** Cautions that hold for the dish whatever the fish: the line-up says them. */
 const OF_THE_DISH: ReadonlySet<string> = new Set(['doneness', 'format', 'opened', 'unchecked'])
@@ -50,6 +50,20 @@ function DifferingStrips({ rung, standIns }: { readonly rung: Rung; readonly sta
   )
 }
 
+const CAUSE_WORDS: Record<CauseKind, string> = {
+  weather: 'weather',
+  month: 'season',
+  merchant: 'merchant',
+  stock: 'stock',
+  farm: 'farms',
+  price: 'price',
+}
+/** What a rung hangs on together with those above it: in the same storm they are missing together. */
+function describeShared({ shares }: Rung): string {
+  const kinds = [...new Set(shares.flatMap(({ kinds: own }) => own))].map((kind) => CAUSE_WORDS[kind])
+  return `hangs on the same ${joinWords(kinds)} as ${joinWords(shares.map(({ common }) => common))}`
+}
+
 function RungItem({ rung, changes, standIns }: { readonly rung: Rung; readonly changes: number; readonly standIns: StandIns }) {
   const named = rung.changes.find(({ kind }) => kind === 'menu-name')
   const rest = rung.changes.filter((change) => change !== named)
@@ -65,6 +79,7 @@ function RungItem({ rung, changes, standIns }: { readonly rung: Rung; readonly c
       </Box>
       <Typography variant="body2" color="text.secondary">
         {rung.offer}
+        {rung.shares.length > 0 && `; ${describeShared(rung)}`}
       </Typography>
       {changes > 3 && <DifferingStrips rung={rung} standIns={standIns} />}
       {rest.length === 0 && <Typography variant="body2">Cooks and serves the same.</Typography>}

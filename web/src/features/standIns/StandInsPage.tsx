@@ -8,10 +8,12 @@ import Typography from '@mui/material/Typography'
 import type { MissingReason, StandIns } from '@tender-gill/contract'
 import { FORM_LABEL } from '@tender-gill/core'
 import { useMemo, useState } from 'react'
+import { Link } from 'react-router'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { Waiting } from '../../shell/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
+import { absencePath } from '../absences/absenceParams.ts'
 import { useDecide } from '../decisions/useDecide.ts'
 import { DishGate } from '../DishGate.tsx'
 import { formatMoney, kilosToBuy } from '../dishWords.ts'
@@ -24,6 +26,7 @@ const REASONS: readonly (readonly [MissingReason, string])[] = [
   ['too-dear', 'Too dear'],
   ['looked-bad', 'Looked bad'],
   ['wrong-size', 'Wrong size'],
+  ['stock', 'Stock too low'],
   ['allergy', 'An allergy'],
   ['unsafe', 'Not safe'],
 ]
@@ -164,6 +167,14 @@ function StandInsView({ dish }: { readonly dish: Dish }) {
           ))}
         </ToggleButtonGroup>
         <LadderDrawing standIns={standIns} />
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
+          <Button component={Link} to={absencePath({ ...standIns.missing, because: because ?? undefined })} variant="outlined">
+            The whole kitchen does without it
+          </Button>
+          <Button component={Link} to={`/book/swaps?method=${dish.brief.method}&fish=${encodeURIComponent(standIns.missing.species)}`}>
+            Swap map
+          </Button>
+        </Box>
       </Paper>
       <OrderList dish={dish} standIns={standIns} />
     </Box>

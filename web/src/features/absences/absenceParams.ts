@@ -1,0 +1,88 @@
+import type { AbsencePlanRequest, AbsenceReason, Hold, Supply } from '@tender-gill/contract'
+
+export const REASONS: readonly (readonly [AbsenceReason, string])[] = [
+  ['not-landed', 'Not landed'],
+  ['too-dear', 'Too dear'],
+  ['looked-bad', 'Looked bad'],
+  ['stock', 'Stock too low'],
+  ['unsafe', 'Not safe'],
+]
+
+const DAY_MS = 86_400_000
+/** A fish is usually missing over a weekend. */
+const USUAL_DAYS = 3
+export const addDays = (day: string, days: number): string => new Date(Date.parse(day) + days * DAY_MS).toISOString().slice(0, 10)
+const isDay = (text: string | null): text is string => text !== null && /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text))
+
+/** What of an absence is typed, as it stands in the address: nothing typed is lost on reload, and a link keeps it. */
+export interface TypedAbsence {
+  readonly species: string
+  readonly offerId: string | null
+  readonly because: AbsenceReason | null
+  readonly from: string
+  readonly to: string
+  /** Kilos as they were typed, by species. */
+  readonly supplies: ReadonlyMap<string, string>
+  /** Species by dish; '' holds the dish back. */
+  readonly holds: ReadonlyMap<string, string>
+}
+
+const readPairs = (search: URLSearchParams, name: string): ReadonlyMap<string, string> =>
+  new Map(
+    search.getAll(name).flatMap((pair) => {
+      const at = pair.indexOf('~')
+      return at > 0 ? [[pair.slice(0, at), pair.slice(at + 1)] as const] : []
+    }),
+  )
+
+/** Reads the address; undefined where it names no fish. */
+export function readAbsence(search: URLSearchParams, today: string): TypedAbsence | undefined {
+  const species = search.get('fish')
+  if (!species) return undefined
+  const from = search.get('from')
+  const to = search.get('to')
+  const because = REASONS.find(([reason]) => reason === search.get('because'))?.[0] ?? null
+  const first = isDay(from) ? from : today
+  return {
+    species,
+    offerId: search.get('offer'),
+    because,
+    from: first,
+    to: isDay(to) ? to : addDays(first, USUAL_DAYS - 1),
+    supplies: readPairs(search, 'there'),
+    holds: readPairs(search, 'dish'),
+  }
+}
+
+/** Writes one pair into the address, or takes it out where its value is null. */
+export function writePair(search: URLSearchParams, name: string, key: string, value: string | null): void {
+  const others = search.getAll(name).filter((pair) => !pair.startsWith(`${key}~`))
+  search.delete(name)
+  for (const pair of value === null ? others : [...others, `${key}~${value}`]) search.append(name, pair)
+}
+
+/** Kilos out of what was typed; undefined where it is no amount. */
+export function parseKilos(text: string): number | undefined {
+  const kg = Number(text.trim().replace(',', '.'))
+  return text.trim() !== '' && Number.isFinite(kg) && kg >= 0 && kg <= 100_000 ? kg : undefined
+}
+
+/** The question to the planner; null while the days are upside down. */
+export function toRequest({ species, offerId, because, from, to, supplies, holds }: TypedAbsence): AbsencePlanRequest | null {
+  if (to < from) return null
+  const known: Supply[] = [...supplies].flatMap(([name, text]) => {
+    const kg = parseKilos(text)
+    return kg === undefined ? [] : [{ species: name, kg }]
+  })
+  const held: Hold[] = [...holds].map(([briefId, name]) => ({ briefId, species: name === '' ? null : name }))
+  return { species, offerId, because, from, to, supplies: known, holds: held }
+}
+
+/** Where a fish is marked missing, with what is known of it. */
+export function absencePath(fish: { species: string; offerId?: string | undefined; because?: string | undefined }): string {
+  const search = new URLSearchParams({ fish: fish.species })
+  if (fish.because && REASONS.some(([reason]) => reason === fish.because)) search.set('because', fish.because)
+  // Only what looked bad at the counter concerns one offer alone.
+  if (fish.because === 'looked-bad' && fish.offerId) search.set('offer', fish.offerId)
+  return `/missing?${search.toString()}`
+}

@@ -1,0 +1,196 @@
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import { styled } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
+import type { CoverCard, CoverRow, CoverRung } from '@tender-gill/contract'
+import { FORM_LABEL, describeDay } from '@tender-gill/core'
+import { Link, useSearchParams } from 'react-router'
+import { useCoverCardQuery, useKitchenQuery } from '../../api/api.ts'
+import { Waiting } from '../../shell/Waiting.tsx'
+import { HEADING, INK } from '../../theme.ts'
+import { kilosToBuy, ofHundred } from '../dishWords.ts'
+import { HangBars } from './HangBars.tsx'
+import { weekOf } from './week.ts'
+
+/** How much of each ladder is told, so that a long card still goes on one page. */
+const toldFor = (rows: number): { readonly rungs: number; readonly changes: number } =>
+  rows <= 7 ? { rungs: 3, changes: 2 } : rows <= 12 ? { rungs: 2, changes: 1 } : { rungs: 2, changes: 0 }
+type Told = ReturnType<typeof toldFor>
+/** Said already: the weight and the form stand beside the name, the menu at the foot. */
+const SAID: ReadonlySet<string> = new Set(['menu-name', 'weight', 'format'])
+
+/** "8 to 14 June", or with both months where they differ. */
+const describeDays = ({ from, to }: CoverCard): string =>
+  `${from.slice(0, 7) === to.slice(0, 7) ? Number(from.slice(8)) : describeDay(from)} to ${describeDay(to)}`
+
+/** One sheet of paper: black on white, nothing of the screen around it. */
+const Sheet = styled('section')({
+  background: INK.ice,
+  border: `1px solid ${INK.hairline}`,
+  borderRadius: 4,
+  maxWidth: 1080,
+  margin: '8px auto',
+  padding: 24,
+  '& table': { width: '100%', borderCollapse: 'collapse', tableLayout: 'fixed' },
+  '& th, & td': { textAlign: 'left', verticalAlign: 'top', padding: '8px 10px 8px 0', borderTop: `1px solid ${INK.hairline}` },
+  '& thead th': { borderTop: 'none', fontSize: 13, color: INK.slate, fontWeight: 400, paddingBottom: 2 },
+  '& tr': { breakInside: 'avoid' },
+  '@media (max-width: 700px)': {
+    padding: 12,
+    '& thead, & colgroup': { display: 'none' },
+    '& table, & tbody, & tr, & th, & td': { display: 'block', width: 'auto' },
+    '& td': { borderTop: 'none', paddingTop: 0 },
+  },
+  '@media print': {
+    border: 'none',
+    margin: 0,
+    padding: 0,
+    maxWidth: 'none',
+    color: '#000',
+    background: '#fff',
+    fontSize: 11,
+    '& .screen': { display: 'none' },
+    '& p, & li, & td, & th': { fontSize: 11, lineHeight: 1.25 },
+    '& th, & td': { padding: '3px 6px 3px 0', borderColor: '#888' },
+    '& h1': { fontSize: 18 },
+    '& h2': { fontSize: 13 },
+  },
+})
+
+function RungCell({ rung, at, most }: { readonly rung: CoverRung; readonly at: number; readonly most: number }) {
+  const all = rung.changes.filter(({ kind }) => !SAID.has(kind))
+  const changes = all.slice(0, most)
+  return (
+    <Box component="li" sx={{ mb: 0.5 }}>
+      <b>
+        {at}. {rung.common}
+      </b>
+      , {rung.standIn.toFixed(0)}; {kilosToBuy(rung.buyG)} {FORM_LABEL[rung.form]}
+      {all.length === 0 ? '. Cooks and serves the same.' : `. ${changes.map(({ sentence }) => sentence).join(' ')}`}
+    </Box>
+  )
+}
+
+function Row({ row, told }: { readonly row: CoverRow; readonly told: Told }) {
+  const { fish } = row
+  return (
+    <tr>
+      <th scope="row">
+        <Link to={`/dishes/${row.briefId}/line-up`} style={{ color: INK.squid, fontFamily: HEADING, fontSize: '1.1em' }}>
+          {row.dish}
+        </Link>
+        <Typography variant="body2" color="text.secondary">
+          {row.date ? describeDay(row.date) : 'every day'}; {row.covers} {row.covers === 1 ? 'cover' : 'covers'}
+        </Typography>
+      </th>
+      <td>
+        {fish ? (
+          <>
+            <Box component="span" sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: '1.25em', display: 'block', lineHeight: 1.2 }}>
+              {fish.common}
+            </Box>
+            {fish.offer}; {kilosToBuy(fish.buyG)} {FORM_LABEL[fish.form]}
+            {!fish.taken && <Box sx={{ color: 'text.secondary' }}>leads; nothing is taken yet</Box>}
+            {fish.absentUntil && (
+              <Box sx={{ borderLeft: `4px solid ${INK.brass}`, pl: 1, fontWeight: 700 }}>missing until {describeDay(fish.absentUntil)}</Box>
+            )}
+          </>
+        ) : (
+          <b>No fish can do it as it stands</b>
+        )}
+      </td>
+      <td>
+        <Box component="ol" aria-label={`If it is not there: ${row.dish}`} sx={{ listStyle: 'none', p: 0, m: 0, fontSize: 13 }}>
+          {row.ladder.slice(0, told.rungs).map((rung, i) => (
+            <RungCell key={rung.species} rung={rung} at={i + 1} most={told.changes} />
+          ))}
+        </Box>
+        {fish && row.ladder.length === 0 && 'Nothing stands in for it.'}
+        {row.ladder.length > 0 && (
+          <Typography variant="body2" color="text.secondary">
+            at least one of {row.ladder.length} rungs is there in {ofHundred(row.atLeastOne)} of 100
+          </Typography>
+        )}
+      </td>
+    </tr>
+  )
+}
+
+function Card({ card }: { readonly card: CoverCard }) {
+  const [most] = card.hangs
+  return (
+    <>
+      <table>
+        <colgroup>
+          <col style={{ width: '22%' }} />
+          <col style={{ width: '26%' }} />
+          <col />
+        </colgroup>
+        <thead>
+          <tr>
+            <th scope="col">Dish</th>
+            <th scope="col">Fish</th>
+            <th scope="col">If it is not there, in this order</th>
+          </tr>
+        </thead>
+        <tbody>
+          {card.rows.map((row) => (
+            <Row key={row.briefId} row={row} told={toldFor(card.rows.length)} />
+          ))}
+        </tbody>
+      </table>
+      {most && (
+        <Box component="section" aria-labelledby="hangs" sx={{ mt: 2 }}>
+          <Typography id="hangs" component="h2" variant="h2" gutterBottom>
+            What the {card.covers} covers hang on
+          </Typography>
+          <HangBars hangs={card.hangs} />
+        </Box>
+      )}
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5 }}>
+        Wherever another fish is served: change the menu, tell the floor and the allergen sheet. Minutes within a fifth; chances compiled.
+        Follow your local authority’s advice.
+      </Typography>
+    </>
+  )
+}
+
+/** One printed page for the week: each dish, its fish, its ladder, what changes, and what the covers hang on. */
+export default function CoverCardPage() {
+  const [search] = useSearchParams()
+  const { data: kitchen } = useKitchenQuery()
+  const asked = search.get('week')
+  const week = weekOf(asked && !Number.isNaN(Date.parse(asked)) ? asked : (kitchen?.today ?? '2000-01-03'))
+  const { data: card, isError } = useCoverCardQuery(week, { skip: !kitchen })
+  if (isError) return <Alert severity="error">The card could not be written. Try again.</Alert>
+  if (!card || !kitchen) return <Waiting what="the card" />
+  const others = [
+    ['Week before', weekOf(week.from, -1).from],
+    ['Week after', weekOf(week.from, 1).from],
+  ] as const
+  return (
+    <Sheet aria-label="Cover card">
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, mb: 1.5 }}>
+        <Typography variant="h1" sx={{ flex: 1, minWidth: 240 }}>
+          {kitchen.name}, {describeDays(card)}
+        </Typography>
+        <Box className="screen" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+          {others.map(([words, day]) => (
+            <Button key={words} component={Link} to={`/cover-card?week=${day}`}>
+              {words}
+            </Button>
+          ))}
+          <Button variant="contained" onClick={() => window.print()}>
+            Print
+          </Button>
+        </Box>
+      </Box>
+      {card.rows.length === 0 ? (
+        <Typography>No dish is served in this week. A dish without a day is served every day.</Typography>
+      ) : (
+        <Card card={card} />
+      )}
+    </Sheet>
+  )
+}
