@@ -10,6 +10,23 @@ interface Picture {
   readonly phone?: boolean
   readonly prepare?: (page: Page) => Promise<void>
 }
+/** Three dishes of the demo take monkfish, so that there is something to move. */
+async function takeMonkfish(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    for (const id of ['paprika-skewers', 'saffron-rice', 'leek-and-potato-pie']) {
+      const { brief, revision } = (await (await fetch(`/api/briefs/${id}`)).json()) as { brief: object; revision: number }
+      const choice = { species: 'Lophius piscatorius', offerId: 'lophius-piscatorius.wild.fresh.body', form: 'fillet-skinless' }
+      await fetch(`/api/briefs/${id}`, {
+        method: 'PUT',
+        headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
+        body: JSON.stringify({ brief, choice }),
+      })
+    }
+  })
+  await page.reload()
+  await page.waitForTimeout(3000)
+}
+
 const PICTURES: readonly Picture[] = [
   { name: 'home', path: '/' },
   { name: 'brief', path: '/dishes/paprika-skewers/brief' },
@@ -34,9 +51,12 @@ const PICTURES: readonly Picture[] = [
     path: '/book/compare?fish=Lophius%20piscatorius&fish=Argyrosomus%20regius&fish=Gadus%20morhua&dish=paprika-skewers',
   },
   { name: 'house', path: '/house' },
+  { name: 'swap-map', path: '/book/swaps?method=grill&fish=Lophius%20piscatorius' },
+  { name: 'cover-card', path: '/cover-card' },
   { name: 'species-phone', path: '/book/Tenualosa%20ilisha', phone: true },
   { name: 'line-up-phone', path: '/dishes/paprika-skewers/line-up', phone: true },
   { name: 'stand-ins-phone', path: '/dishes/beer-battered-supper/stand-ins', phone: true },
+  { name: 'missing', path: '/missing?fish=Lophius%20piscatorius&because=not-landed&there=Lophius%20budegassa~6', prepare: takeMonkfish },
 ]
 
 const { startCluster, findFreePort } = (await import('./lib/cluster.mjs' as string)) as {
