@@ -46,6 +46,11 @@ const FRAGILE: { readonly [M in Method]?: string } = {
   curry: 'cut larger chunks and put them in last',
   chowder: 'cut larger chunks and put them in last',
   braise: 'leave it in the pot and spoon the sauce over',
+  poach: 'cut larger pieces and lift them with a wide slice',
+  steam: 'steam it on the plate it is served on',
+  'steam-whole': 'steam it on the plate it is served on',
+  'deep-fry': 'coat it well and fry few pieces at a time',
+  roast: 'roast it on paper and lift it with that',
 }
 
 export const findHandlingChange: FindChange = (swap) => {
