@@ -14,6 +14,7 @@ export interface Terminal {
 export const USAGE = `tender-gill <verb> [file] [--lines]
   line-up    ranks fish for a brief
   stand-ins  finds stand-ins for a missing fish
+  year       a dish over the year, month by month
   swap-map   which fish stand in for which in a dish
   turning    what would change a line-up, or set a fish first
   pot        several fish for one pot

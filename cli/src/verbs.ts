@@ -1,7 +1,16 @@
 import { createOfferSheet, listSpecies } from '@tender-gill/catalogue/book'
 import type { OfferSheet, Problem, Result } from '@tender-gill/contract'
 import { parseBrief, parseStandInsRequest } from '@tender-gill/contract/compiled'
-import { answerFishFirst, answerPot, answerTurning, createFindSpecies, findStandIns, mapSwaps, rankLineUp } from '@tender-gill/core'
+import {
+  answerFishFirst,
+  answerPot,
+  answerTurning,
+  createFindSpecies,
+  findStandIns,
+  findYearOfDish,
+  mapSwaps,
+  rankLineUp,
+} from '@tender-gill/core'
 
 /** What a verb does with one JSON document. */
 export type Verb = (input: unknown) => Result<unknown, readonly Problem[]>
@@ -22,6 +31,7 @@ export function createVerbs(today: string): Readonly<Record<string, () => Promis
   return {
     'line-up': async () => verb(parseBrief, (brief) => rankLineUp(brief, sheet(), { today })),
     'stand-ins': async () => verb(parseStandInsRequest, (request) => findStandIns(request, sheet(), { today })),
+    year: async () => verb(parseBrief, (brief) => findYearOfDish(brief, sheet(), { today })),
     'swap-map': async () => verb(parseBrief, (brief) => mapSwaps(brief, sheet(), { today })),
     turning: async () => {
       const { parseTurningRequest } = await studies()

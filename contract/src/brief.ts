@@ -116,6 +116,13 @@ export const HouseLeanings = closed(
     origin: Type.Optional(oneOf(ORIGINS)),
     bought: Type.Optional(oneOf(BOUGHT)),
     trim: Type.Optional(TrimWorth),
+    /** Stock standing, 0..100: what the house wishes for, and below what it buys nothing. */
+    stock: Type.Optional(
+      closed({
+        wish: Type.Optional(Type.Number({ minimum: 0, maximum: 100 })),
+        floor: Type.Optional(Type.Number({ minimum: 0, maximum: 100 })),
+      }),
+    ),
   },
   { $id: 'HouseLeanings' },
 )

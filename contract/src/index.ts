@@ -45,8 +45,12 @@ export {
   LeaningsRecord,
   PriceInput,
   PriceRecord,
+  SeasonInput,
+  SeasonRecord,
   SpeciesImport,
   SpeciesImportReport,
+  StockInput,
+  StockRecord,
 } from './records.ts'
 export {
   DishForSeen,
@@ -66,3 +70,4 @@ export {
 export { SourceOffer, SourceSpecies, type Triple } from './sourceSpecies.ts'
 export { Composition, MeasuredRow, SpeciesSheet } from './species.ts'
 export { Change, MissingFish, Rung, SharedCauses, StandIn, StandIns, SwapFish, SwapLink, SwapMap, Tempting } from './standIns.ts'
+export { MonthOfDish, YearOfDish } from './year.ts'

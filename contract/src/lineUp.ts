@@ -65,6 +65,7 @@ export const NormalisedBrief = closed(
       origin: nullable(oneOf(ORIGINS)),
       bought: nullable(oneOf(BOUGHT)),
       trim: nullable(TrimWorth),
+      stockFloor: nullable(Type.Number()),
     }),
     asks: asksSchema,
     openedByHand: Type.Array(oneOf(BAND_KEYS)),

@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { HouseLeanings } from './brief.ts'
-import { StockStanding } from './market.ts'
+import { Season, Stock, StockStanding } from './market.ts'
 import { closed, Currency, Fraction, nullable, oneOf, Range, ScientificName, Text } from './schemaParts.ts'
 import {
   ALLERGENS,
@@ -126,6 +126,9 @@ export const OfferSheet = closed(
     date: Type.String(),
     offers: Type.Array(ResolvedOffer),
     leanings: Type.Optional(HouseLeanings),
+    /** The years of the kitchen's waters and its evidence on stocks, laid over the offers for the waters and the day of each brief. */
+    seasons: Type.Optional(Type.Array(Season)),
+    stocks: Type.Optional(Type.Array(Stock)),
   },
   { $id: 'OfferSheet' },
 )

@@ -1,3 +1,4 @@
+import { YearOfDish } from './year.ts'
 import { Absence, AbsenceInput, AbsencePlan, AbsencePlanRequest, AbsenceUndo } from './absences.ts'
 import { CoverCard } from './coverCard.ts'
 import { Brief, StandInsRequest } from './brief.ts'
@@ -16,6 +17,10 @@ import {
   LeaningsRecord,
   PriceInput,
   PriceRecord,
+  SeasonInput,
+  SeasonRecord,
+  StockInput,
+  StockRecord,
   SpeciesImport,
   SpeciesImportReport,
 } from './records.ts'
@@ -31,6 +36,7 @@ const named = {
   LineUp,
   StandIns,
   SwapMap,
+  YearOfDish,
   AbsencePlanRequest,
   AbsencePlan,
   AbsenceInput,
@@ -58,6 +64,10 @@ const named = {
   BriefRecord,
   PriceInput,
   PriceRecord,
+  SeasonInput,
+  SeasonRecord,
+  StockInput,
+  StockRecord,
   LeaningsInput,
   LeaningsRecord,
   Kitchen,
@@ -128,6 +138,7 @@ export const buildOpenApi = (version: string) => ({
     '/api/line-up': { post: operation({ summary: 'Rank fish for a dish', body: Brief, answer: refTo(LineUp) }) },
     '/api/stand-ins': { post: operation({ summary: 'Find stand-ins for a missing fish', body: StandInsRequest, answer: refTo(StandIns) }) },
     '/api/swap-map': { post: operation({ summary: 'Which fish stand in for which in a dish', body: Brief, answer: refTo(SwapMap) }) },
+    '/api/year': { post: operation({ summary: 'A dish over the year, month by month', body: Brief, answer: refTo(YearOfDish) }) },
     '/api/turning-points': {
       post: operation({ summary: 'What would change a line-up', body: TurningRequest, answer: refTo(TurningPoints) }),
     },
@@ -137,6 +148,8 @@ export const buildOpenApi = (version: string) => ({
     },
     ...recordPaths('briefs', BriefInput, BriefRecord, 'dish'),
     ...recordPaths('prices', PriceInput, PriceRecord, 'price'),
+    ...recordPaths('seasons', SeasonInput, SeasonRecord, 'year of a fish in one water'),
+    ...recordPaths('stocks', StockInput, StockRecord, 'evidence on a stock'),
     '/api/decisions': {
       get: operation({ summary: 'Decisions of the kitchen, or of one dish', answer: listOf(Decision), parameters: [briefQuery] }),
       post: operation({ summary: 'Keep a decision with the line-up behind it', body: DecisionInput, answer: refTo(Decision), status: 201 }),

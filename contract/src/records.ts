@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { Brief, HouseLeanings } from './brief.ts'
-import { Price } from './market.ts'
+import { Price, Season, Stock } from './market.ts'
 import { closed, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
 import { SourceSpecies } from './sourceSpecies.ts'
 import { FORMS } from './vocabulary.ts'
@@ -23,6 +23,18 @@ export const PriceRecord = closed({ ...stored, price: Price }, { $id: 'PriceReco
 export type PriceRecord = Static<typeof PriceRecord>
 export const PriceInput = closed({ price: Price }, { $id: 'PriceInput' })
 export type PriceInput = Static<typeof PriceInput>
+
+/** A species' year in one water, as the kitchen keeps it. */
+export const SeasonInput = closed({ season: Season }, { $id: 'SeasonInput' })
+export type SeasonInput = Static<typeof SeasonInput>
+export const SeasonRecord = closed({ ...stored, season: Season }, { $id: 'SeasonRecord' })
+export type SeasonRecord = Static<typeof SeasonRecord>
+
+/** What the kitchen keeps on one stock. */
+export const StockInput = closed({ stock: Stock }, { $id: 'StockInput' })
+export type StockInput = Static<typeof StockInput>
+export const StockRecord = closed({ ...stored, stock: Stock }, { $id: 'StockRecord' })
+export type StockRecord = Static<typeof StockRecord>
 
 /** A species in the house's hand: as the house has it, and whether it is kept out of sight. */
 export const HouseSpeciesInput = closed({ source: SourceSpecies, hidden: Type.Optional(Type.Boolean()) }, { $id: 'HouseSpeciesInput' })

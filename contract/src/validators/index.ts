@@ -8,11 +8,21 @@ import { DecisionDetail, DecisionInput, DecisionRerun } from '../decisions.ts'
 import { LineUp } from '../lineUp.ts'
 import { OfferSheet, ResolvedOffer } from '../offer.ts'
 import type { Problem, Result } from '../problems.ts'
-import { BriefInput, HouseSpeciesInput, KitchenSwitch, LeaningsInput, PriceInput, SpeciesImport } from '../records.ts'
+import {
+  BriefInput,
+  HouseSpeciesInput,
+  KitchenSwitch,
+  LeaningsInput,
+  PriceInput,
+  SeasonInput,
+  SpeciesImport,
+  StockInput,
+} from '../records.ts'
 import { SourceSpecies } from '../sourceSpecies.ts'
 import { SpeciesSheet } from '../species.ts'
 import { StandIns, SwapMap } from '../standIns.ts'
 import { FishFirst, FishFirstRequest, PotPlan, PotRequest, TurningPoints, TurningRequest } from '../studies.ts'
+import { YearOfDish } from '../year.ts'
 import { toProblems } from './toProblems.ts'
 
 // The package is CommonJS: depending on the loader its function is the module or its default.
@@ -45,6 +55,9 @@ export const parseAbsencePlanRequest = createParser(AbsencePlanRequest)
 export const parseAbsencePlan = createParser(AbsencePlan)
 export const parseCoverCard = createParser(CoverCard)
 export const parseAbsenceInput = createParser(AbsenceInput)
+export const parseYearOfDish = createParser(YearOfDish)
+export const parseSeasonInput = createParser(SeasonInput)
+export const parseStockInput = createParser(StockInput)
 export const parseBriefInput = createParser(BriefInput)
 export const parsePriceInput = createParser(PriceInput)
 export const parseHouseSpeciesInput = createParser(HouseSpeciesInput)

@@ -54,5 +54,16 @@ export function findModifiers(brief: Brief): readonly AskModifier[] {
   if (weight) found.push({ key: 'weight', ...weight, pull: 3, source: 'format', why: 'a fish of the right size for the plate' })
   if (brief.budget)
     found.push({ key: 'portionCost', to: brief.budget.perPortion, pull: 3, source: 'brief', why: 'what a portion may cost' })
+  if (brief.waters != null) {
+    found.push({
+      key: 'landings',
+      from: 0.5,
+      to: 1,
+      pull: 1,
+      source: 'brief',
+      why: 'well landed in these waters, so it is there and fairly priced',
+    })
+    found.push({ key: 'condition', from: 6, to: 10, pull: 2, source: 'brief', why: 'the flesh is in good condition at this time of year' })
+  }
   return found
 }

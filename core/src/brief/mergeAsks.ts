@@ -1,5 +1,5 @@
 import type { AskInput, AskKey, AskSource, BandKey, Brief, HouseLeanings, NormalisedAsk, NormalisedAsks } from '@tender-gill/contract'
-import { DEFAULT_ASK_PULL } from '../tables/constants.ts'
+import { DEFAULT_ASK_PULL, STOCK } from '../tables/constants.ts'
 import { FORMAT_ASKS, WITHOUT_DEPTH } from '../tables/formats.ts'
 import { METHOD_TABLE, type DefaultAsk, type DefaultAsks } from '../tables/methods.ts'
 import type { AskModifier } from './findModifiers.ts'
@@ -116,6 +116,13 @@ export function mergeAsks(brief: Brief, modifiers: readonly AskModifier[], leani
       { from: null, to: leanings.usualPortionCost.perPortion },
       'house',
       'what a portion usually costs here',
+    )
+  if (!leanings.asks?.stock)
+    asks.stock = applyInput(
+      asks.stock,
+      { from: leanings.stock?.wish ?? STOCK.wish, to: null },
+      'house',
+      'stocks that stand well are wished for',
     )
   const openedByHand: BandKey[] = []
   for (const [key, input] of Object.entries(brief.asks ?? {}) as [BandKey, AskInput][]) {

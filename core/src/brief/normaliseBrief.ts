@@ -71,6 +71,7 @@ export function normaliseBrief(
         origin: leanings?.origin ?? null,
         bought: leanings?.bought ?? null,
         trim: leanings?.trim ?? null,
+        stockFloor: leanings?.stock?.floor ?? null,
       },
       asks,
       openedByHand: [...openedByHand],

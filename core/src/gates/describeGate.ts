@@ -60,7 +60,10 @@ export function describeGate(gate: Gate, candidate: Candidate, brief: Normalised
       return `The wait uses ${computeIceDays(brief.keep ?? { hours: 0, tempC: 0 }).toFixed(1)} days on ice; usually ${left.toFixed(1)} are left.`
     }
     case 'stock':
-      return offer.stock?.spent ? 'Its stock is far below its target; it is left alone.' : describeMust('stock', candidate, brief)
+      if (offer.stock?.spent) return 'Its stock is far below its target; it is left alone.'
+      if (offer.stock && offer.stock.typical < (brief.house.stockFloor ?? 0))
+        return `Its stock stands at ${Math.round(offer.stock.typical)} of 100, below the ${brief.house.stockFloor ?? 0} this house buys from; weakest: ${offer.stock.weakest}.`
+      return describeMust('stock', candidate, brief)
     case 'price-unknown':
       return 'Its price is not known, and the budget is a must.'
     case 'budget': {

@@ -47,6 +47,10 @@ export const seasonGate = ({ origin, state, season }: ResolvedOffer, brief: Norm
   return season.landings < NOT_LANDED_SHARE ? 'not-landed' : undefined
 }
 
+/** Below what the house buys. A stock on which no evidence is kept is not closed by it: the line-up says that nothing is known. */
+const isBelowFloor = ({ stock }: ResolvedOffer, { house }: NormalisedBrief): boolean =>
+  house.stockFloor !== null && stock !== null && stock.typical < house.stockFloor
+
 const wouldSpoil = (offer: ResolvedOffer, brief: NormalisedBrief): boolean =>
   brief.keep !== null && computeIceDays(brief.keep) > computeDaysLeft(offer, { servedRaw: isServedRaw(brief) }).typical
 
@@ -61,7 +65,7 @@ const CHECKS: readonly (readonly [Gate, (offer: ResolvedOffer, brief: Normalised
   ['wax-ester', (offer) => offer.waxEster],
   ['protected', (offer) => offer.listing?.status === 'prohibited'],
   ['closed-season', (offer, brief) => seasonGate(offer, brief) === 'closed-season'],
-  ['stock', (offer) => offer.stock?.spent === true],
+  ['stock', (offer, brief) => offer.stock?.spent === true || isBelowFloor(offer, brief)],
   ['not-landed', (offer, brief) => seasonGate(offer, brief) === 'not-landed'],
   ['form', (offer, brief) => findForms(offer, brief).length === 0],
   ['thickness', isTooThin],

@@ -137,7 +137,9 @@ export function openingFor(gate: Gate, candidate: Candidate, brief: NormalisedBr
     case 'not-landed':
       return openMonth(candidate, brief, offerOn)
     case 'stock':
-      return offer.stock?.spent ? undefined : one('/asks/stock/must', false, 'the stock is a wish', EFFORT.must)
+      // The house's floor is the house's to lower, not one dish's.
+      if (offer.stock && (offer.stock.spent || offer.stock.typical < (brief.house.stockFloor ?? 0))) return undefined
+      return one('/asks/stock/must', false, 'the stock is a wish', EFFORT.must)
     default:
       return one(`/asks/${gate}/must`, false, `${ASK_LABEL[gate].toLowerCase()} is no must`, EFFORT.must)
   }

@@ -3,7 +3,7 @@ import { createFindSpecies, normaliseBrief, type FindSpecies, type NormaliseOpti
 import { computePortionCost, findPrice } from '../amounts/index.ts'
 import { computeFit, createScoring, type Fit, type Scoring } from '../fit/index.ts'
 import { findGates, findStructuralGates, type OfferOn } from '../gates/index.ts'
-import { applyMarket } from '../market/index.ts'
+import { applyMarket, type MarketDay } from '../market/index.ts'
 import { METHOD_TABLE } from '../tables/methods.ts'
 import { findForms, type Candidate } from '../traits/index.ts'
 import { listOtherWays, type OtherWay } from './otherWays.ts'
@@ -88,19 +88,38 @@ export const withFreezing = (offer: ResolvedOffer, brief: NormalisedBrief): Reso
     ? offer
     : { ...offer, frozenForRaw: offer.frozenForRaw || brief.offers[offer.species]?.frozenForRaw === true }
 
-/** The brief's own market on another day; each day is laid out once, and only when it is asked for. */
+/** Sheets laid out for waters and days, each once: a dish is judged many times over while a band is dragged. */
+const laidOut = new WeakMap<OfferSheet, Map<string, readonly ResolvedOffer[]>>()
+
+/** The sheet with the kitchen's own years and stocks laid over it, for the waters and the day of a brief. */
+function layHouse(sheet: OfferSheet, day: MarketDay): readonly ResolvedOffer[] {
+  const { seasons = [], stocks = [] } = sheet
+  if (seasons.length + stocks.length === 0) return sheet.offers
+  const days = laidOut.get(sheet) ?? new Map<string, readonly ResolvedOffer[]>()
+  laidOut.set(sheet, days)
+  const key = `${day.date}|${day.waters?.join('|') ?? ''}`
+  const ready = days.get(key) ?? applyMarket(sheet.offers, { seasons, stocks }, day)
+  days.set(key, ready)
+  return ready
+}
+
+/** The offers of a day: a brief that brings its own market is answered from that alone, any other from the kitchen's. */
+const layDay = ({ market }: Brief, sheet: OfferSheet, day: MarketDay): readonly ResolvedOffer[] =>
+  market ? applyMarket(withoutMarket(sheet.offers), market, day) : layHouse(sheet, day)
+
+/** Whether anything is known of the year in the waters of a brief. */
+export const knowsTheYear = (rawBrief: Brief, brief: Pick<NormalisedBrief, 'waters'>, sheet: OfferSheet): boolean =>
+  brief.waters !== null && ((rawBrief.market ? rawBrief.market.seasons : sheet.seasons) ?? []).length > 0
+
+/** The market on another day; each day is laid out once, and only when it is asked for. */
 function createOfferOn(rawBrief: Brief, brief: NormalisedBrief, sheet: OfferSheet, findSpecies: FindSpecies): OfferOn {
-  const { market } = rawBrief
-  if (!market?.seasons?.length || brief.waters === null) return (offer) => offer
+  if (!knowsTheYear(rawBrief, brief, sheet)) return (offer) => offer
   const days = new Map<string, ReadonlyMap<string, ResolvedOffer>>()
   return (offer, date) => {
     const day =
       days.get(date) ??
       new Map(
-        applyMarket(withoutMarket(sheet.offers), market, { date, waters: brief.waters, findSpecies }).map((dressed) => [
-          dressed.id,
-          withFreezing(dressed, brief),
-        ]),
+        layDay(rawBrief, sheet, { date, waters: brief.waters, findSpecies }).map((dressed) => [dressed.id, withFreezing(dressed, brief)]),
       )
     days.set(date, day)
     return day.get(offer.id) ?? offer
@@ -123,15 +142,15 @@ export function createBoard(rawBrief: Brief, sheet: OfferSheet, today: string): 
   if (!normalised.ok) return normalised
   const brief = normalised.value
   const day = { date: brief.date, waters: brief.waters, findSpecies }
-  const dressed = rawBrief.market ? applyMarket(withoutMarket(sheet.offers), rawBrief.market, day) : sheet.offers
+  const dressed = layDay(rawBrief, sheet, day)
   const offers = dressed.map((offer) => withFreezing(offer, brief))
   const scoring = createScoring(brief, offers)
   const pool = brief.pool ? new Set(brief.pool) : null
   const entries = offers.map((offer) => judgeOffer(offer, brief, scoring))
   const considered = entries.filter(({ candidate: { offer } }) => (pool ? pool.has(offer.species) : offer.hidden !== true))
   const withoutLeanings = () => {
-    const { asks, usualPortionCost, origin, bought, trim } = sheet.leanings ?? {}
-    if (Object.keys(asks ?? {}).length === 0 && !usualPortionCost && !origin && !bought && !trim) return null
+    const { asks, usualPortionCost, origin, bought, trim, stock } = sheet.leanings ?? {}
+    if (Object.keys(asks ?? {}).length === 0 && !usualPortionCost && !origin && !bought && !trim && !stock) return null
     const { leanings: _leanings, ...plain } = sheet
     const laid = createBoard(rawBrief, plain, today)
     return laid.ok ? laid.value : null

@@ -4,6 +4,7 @@ export {
   judgeForms,
   groupBySpecies,
   judgeOffer,
+  knowsTheYear,
   pickForSpecies,
   pickStanding,
   withFreezing,

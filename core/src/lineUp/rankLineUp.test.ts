@@ -179,7 +179,7 @@ describe('rankLineUp', () => {
 
   it('drops cost from scoring and says so when no fish has a price', () => {
     const answer = must(run(buildBrief({ budget: { perPortion: 4, currency: 'EUR', must: true } }), buildSheet(buildOffer('Piscis unus'))))
-    expect(answer.leftOutOfScoring).toEqual(['portionCost'])
+    expect(answer.leftOutOfScoring).toEqual(['portionCost', 'stock'])
     expect(answer.ranked[0]?.cautions.map(({ kind }) => kind)).toContain('unchecked')
   })
 

@@ -1,4 +1,4 @@
-import type { AskStanding, Brief, Caution, HouseLean, LineUp, OfferSheet, Problem, RankedFish, Result } from '@tender-gill/contract'
+import type { AskKey, AskStanding, Brief, Caution, HouseLean, LineUp, OfferSheet, Problem, RankedFish, Result } from '@tender-gill/contract'
 import { computePortionCost, computeWeightToBuyG } from '../amounts/index.ts'
 import { ASK_LABEL } from '../describe/index.ts'
 import { finish, stepRanks, type RankShares } from '../draws/index.ts'
@@ -92,7 +92,8 @@ function describeLeaning(board: Board, rows: readonly Entry[]): LineUp['houseLea
       .slice(0, 3)
       .map(({ candidate }) => `${candidate.offer.id}.${candidate.form}`)
       .join('|')
-  const traits = ASK_ORDER.filter((key) => board.brief.asks[key]?.because.includes('house'))
+  const saysOther = (key: AskKey) => JSON.stringify(board.brief.asks[key]) !== JSON.stringify(plain.brief.asks[key])
+  const traits = ASK_ORDER.filter(saysOther)
   return {
     changed: first(rows) !== first(without),
     leaderWithout: without[0]?.candidate.offer.common ?? null,

@@ -1,6 +1,6 @@
 import type { Brief, OfferSheet, Problem, Result, TurningKind, TurningPoint, TurningPoints, TurningRequest } from '@tender-gill/contract'
 import { finish } from '../draws/index.ts'
-import { createBoard } from '../lineUp/index.ts'
+import { createBoard, knowsTheYear } from '../lineUp/index.ts'
 import { describeTurn } from './describeTurn.ts'
 import { smallest, type Turn, type Wanted } from './nearest.ts'
 import { findFirst } from './findFirst.ts'
@@ -67,7 +67,7 @@ export function* stepTurningPoints(
   const pricedSpecies = [...new Set(field.runners.filter(({ cost }) => cost).map(({ species }) => species))]
   const movers =
     accepted === undefined ? pricedSpecies : pricedSpecies.filter((species) => species === accepted || species === leader.species)
-  const seasonal = board.brief.waters !== null && (brief.market?.seasons?.length ?? 0) > 0
+  const seasonal = knowsTheYear(brief, board.brief, sheet)
   const solvers: readonly (readonly [TurningKind, boolean, readonly Solver[]])[] = [
     ['price', pricedSpecies.length > 0, movers.map((species) => () => turnByPrice(field, wanted, species))],
     ['pull', field.asks.length > 0, indexes.map((at) => () => turnByPull(field, wanted, at))],

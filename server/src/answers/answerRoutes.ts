@@ -7,7 +7,16 @@ import {
   parseStandInsRequest,
   parseTurningRequest,
 } from '@tender-gill/contract/validators'
-import { answerFishFirst, answerPot, createBoard, findStandIns, mapSwaps, stepBoard, stepTurningPoints } from '@tender-gill/core'
+import {
+  answerFishFirst,
+  answerPot,
+  createBoard,
+  findStandIns,
+  mapSwaps,
+  stepBoard,
+  stepTurningPoints,
+  stepYearOfDish,
+} from '@tender-gill/core'
 import { unwrap } from '../http/parseInput.ts'
 import { readDay } from '../http/readDay.ts'
 import { kitchenOf } from '../kitchens/currentKitchen.ts'
@@ -34,6 +43,11 @@ export function createAnswerRoutes(openSheets: OpenSheets): Router {
   router.post('/swap-map', async (req, res) => {
     const brief = unwrap(parseBrief(req.body))
     res.json(unwrap(mapSwaps(brief, await sheetFor(brief, res), { today: kitchenOf(res).today })))
+  })
+  router.post('/year', async (req, res) => {
+    const brief = unwrap(parseBrief(req.body))
+    const steps = stepYearOfDish(brief, await sheetFor(brief, res), { today: kitchenOf(res).today })
+    await answerInSlices(steps, res, (year) => res.json(unwrap(year)))
   })
   router.post('/turning-points', async (req, res) => {
     const { winner, ...brief } = unwrap(parseTurningRequest(req.body))

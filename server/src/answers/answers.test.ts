@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
-import { parseFishFirst, parsePotPlan, parseSwapMap, parseTurningPoints } from '@tender-gill/contract/validators'
+import { parseFishFirst, parsePotPlan, parseSwapMap, parseTurningPoints, parseYearOfDish } from '@tender-gill/contract/validators'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { GoneAway, runInSlices } from './runInSlices.ts'
 import { enterKitchen, startTestServer, type TestServer } from '../testing/testServer.ts'
@@ -22,6 +22,7 @@ const FACES = [
   ['/api/turning-points', 'turning', { ...brief, winner: 'Gadus morhua' }, parseTurningPoints],
   ['/api/pot', 'pot', { ...brief, places: 4 }, parsePotPlan],
   ['/api/swap-map', 'swap-map', brief, parseSwapMap],
+  ['/api/year', 'year', brief, parseYearOfDish],
   [
     '/api/fish-first',
     'fish-first',
@@ -36,7 +37,9 @@ const FACES = [
 
 describe('studies of a line-up', () => {
   it.each(FACES)('%s answers as the command %s does, in the shape of the contract', async (path, verb, body, parse) => {
-    const overHttp = await post(path, body)
+    // A kitchen that keeps no evidence on stocks: the command knows none either.
+    const headers = await enterKitchen(call, 'larch-cottage')
+    const overHttp = await call(path, { method: 'POST', body, headers })
     expect(overHttp.status).toBe(200)
     expect(parse(overHttp.body)).toMatchObject({ ok: true })
     const fromCommand = JSON.parse(execFileSync(bin, [verb], { input: JSON.stringify(body), encoding: 'utf8' }))

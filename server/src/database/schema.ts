@@ -13,7 +13,20 @@ import {
   timestamp,
   uniqueIndex,
 } from 'drizzle-orm/pg-core'
-import type { Absence, AbsenceReason, Brief, Choice, Form, HouseLeanings, Origin, Part, PriceUnit, State } from '@tender-gill/contract'
+import type {
+  Absence,
+  AbsenceReason,
+  Brief,
+  Choice,
+  Form,
+  HouseLeanings,
+  Origin,
+  Part,
+  PriceUnit,
+  Season,
+  State,
+  Stock,
+} from '@tender-gill/contract'
 
 /** A kitchen: whose data this is. Everything else is keyed by it. */
 export const kitchens = pgTable('kitchens', {
@@ -60,6 +73,26 @@ export const prices = pgTable(
     eachG: doublePrecision(),
     glaze: doublePrecision(),
   },
+  (table) => [
+    primaryKey({ columns: [table.kitchenId, table.id] }),
+    foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+  ],
+)
+
+/** A species' year in one water: landings, condition, closures, as one document. */
+export const seasons = pgTable(
+  'seasons',
+  { ...recordColumns, species: text().notNull(), water: text().notNull(), season: jsonb().$type<Season>().notNull() },
+  (table) => [
+    primaryKey({ columns: [table.kitchenId, table.id] }),
+    foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+  ],
+)
+
+/** What a kitchen keeps on one stock, as one document. */
+export const stocks = pgTable(
+  'stocks',
+  { ...recordColumns, species: text().notNull(), stock: jsonb().$type<Stock>().notNull() },
   (table) => [
     primaryKey({ columns: [table.kitchenId, table.id] }),
     foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),

@@ -1,4 +1,5 @@
-import type { Brief, Price } from '@tender-gill/contract'
+import type { Brief, Price, Season, Stock } from '@tender-gill/contract'
+import { DEMO_SEASONS, DEMO_STOCKS } from './demoYears.ts'
 
 export interface DemoDish {
   readonly id: string
@@ -12,6 +13,8 @@ export interface DemoKitchen {
   readonly currency: string
   readonly dishes: readonly DemoDish[]
   readonly quotes: readonly (Price & { readonly daysAgo: number })[]
+  readonly seasons: readonly Season[]
+  readonly stocks: readonly Stock[]
 }
 
 type Quote = Price & { readonly daysAgo: number }
@@ -165,6 +168,8 @@ export const DEMO_KITCHENS: readonly DemoKitchen[] = [
     currency: 'EUR',
     dishes: LANTERN_DISHES,
     quotes: LANTERN_PRICES,
+    seasons: DEMO_SEASONS,
+    stocks: DEMO_STOCKS,
   },
   {
     id: 'larch-cottage',
@@ -174,5 +179,7 @@ export const DEMO_KITCHENS: readonly DemoKitchen[] = [
     currency: 'EUR',
     dishes: HOME_DISHES,
     quotes: HOME_PRICES,
+    seasons: DEMO_SEASONS.slice(0, 6),
+    stocks: [],
   },
 ]

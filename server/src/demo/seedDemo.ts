@@ -1,13 +1,17 @@
 import { eq, inArray, sql } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import { absences, blobs, briefs, decisions, houseSpecies, kitchens, leanings, prices } from '../database/schema.ts'
+import { absences, blobs, briefs, decisions, houseSpecies, kitchens, leanings, prices, seasons, stocks } from '../database/schema.ts'
 import { computeToday } from '../kitchens/today.ts'
-import { briefMapping, priceMapping } from '../records/mappings.ts'
+import { briefMapping, priceMapping, seasonMapping, stockMapping } from '../records/mappings.ts'
 import { DEMO_KITCHENS, type DemoKitchen } from './demoKitchens.ts'
 
 const daysBefore = (now: Date, days: number) => new Date(now.getTime() - days * 86_400_000)
 
-async function seedKitchen(db: Database, { dishes, quotes, ...kitchen }: DemoKitchen, now: Date): Promise<void> {
+async function seedKitchen(
+  db: Database,
+  { dishes, quotes, seasons: years, stocks: evidence, ...kitchen }: DemoKitchen,
+  now: Date,
+): Promise<void> {
   await db.insert(kitchens).values(kitchen)
   const stored = (id: string, i: number) => ({ kitchenId: kitchen.id, id, updatedAt: new Date(now.getTime() + i) })
   const rows = dishes.map(({ id, brief }, i) => ({ ...stored(id, i), ...briefMapping.toColumns({ brief }) }))
@@ -16,6 +20,10 @@ async function seedKitchen(db: Database, { dishes, quotes, ...kitchen }: DemoKit
     ...stored(`price-${i + 1}`, i),
     ...priceMapping.toColumns({ price: { ...price, date: computeToday(daysBefore(now, daysAgo), kitchen.zone) } }),
   }))
+  const kept = years.map((season, i) => ({ ...stored(`season-${i + 1}`, i), ...seasonMapping.toColumns({ season }) }))
+  if (kept.length > 0) await db.insert(seasons).values(kept as (typeof seasons.$inferInsert)[])
+  const known = evidence.map((stock, i) => ({ ...stored(`stock-${i + 1}`, i), ...stockMapping.toColumns({ stock }) }))
+  if (known.length > 0) await db.insert(stocks).values(known as (typeof stocks.$inferInsert)[])
   if (priced.length > 0) await db.insert(prices).values(priced as (typeof prices.$inferInsert)[])
 }
 
@@ -38,6 +46,8 @@ export async function resetDemo(db: Database, now: Date): Promise<void> {
     await tx.delete(prices).where(inArray(prices.kitchenId, ids))
     await tx.delete(decisions).where(inArray(decisions.kitchenId, ids))
     await tx.delete(blobs).where(inArray(blobs.kitchenId, ids))
+    await tx.delete(seasons).where(inArray(seasons.kitchenId, ids))
+    await tx.delete(stocks).where(inArray(stocks.kitchenId, ids))
     await tx.delete(leanings).where(inArray(leanings.kitchenId, ids))
     await tx.delete(houseSpecies).where(inArray(houseSpecies.kitchenId, ids))
     for (const kitchen of DEMO_KITCHENS) {

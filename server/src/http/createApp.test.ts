@@ -157,6 +157,11 @@ describe('kitchens', () => {
     const ours: Record<string, { id: string; body: object }> = {
       briefs: { id: 'paprika-skewers', body: { brief } },
       prices: { id: 'price-20', body: { price: { species: 'Gadus morhua', form: 'whole', price: 1, currency: 'EUR', unit: 'kg' } } },
+      seasons: {
+        id: 'season-9',
+        body: { season: { species: 'Gadus morhua', water: 'X', landings: [1, 1, 1, 1, 1, 1, 1, 1, 1, 1, 1, 1] } },
+      },
+      stocks: { id: 'stock-9', body: { stock: { species: 'Gadus morhua', gearScore: { value: 1 } } } },
       'house-species': { id: hand.id, body: { source: cod } },
       'species-import': { id: brought.importId, body: {} },
       decisions: { id: decision.id, body: {} },

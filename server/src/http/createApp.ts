@@ -3,14 +3,14 @@ import { sql } from 'drizzle-orm'
 import express, { type Express, type RequestHandler } from 'express'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
-import { buildOpenApi, type BriefInput, type Problem, type Result } from '@tender-gill/contract'
-import { parseBriefInput, parsePriceInput } from '@tender-gill/contract/validators'
-import { ENGINE_VERSION, normaliseBrief } from '@tender-gill/core'
+import { buildOpenApi } from '@tender-gill/contract'
+import { createParseBrief, createParsePrice, createParseSeason, createParseStock } from '../records/senses.ts'
+import { ENGINE_VERSION } from '@tender-gill/core'
 import { createAbsenceRepository } from '../absences/absenceRepository.ts'
 import { createAbsenceRoutes } from '../absences/absenceRoutes.ts'
 import { createAnswerRoutes } from '../answers/answerRoutes.ts'
 import { createBookRoutes, createParseHouseSpecies } from '../book/bookRoutes.ts'
-import { createHouseBooks, type HouseBooks } from '../book/houseBook.ts'
+import { createHouseBooks } from '../book/houseBook.ts'
 import { createCoverCardRoutes } from '../coverCard/coverCardRoutes.ts'
 import { createDecisionRepository } from '../decisions/decisionRepository.ts'
 import { createDecisionRoutes } from '../decisions/decisionRoutes.ts'
@@ -20,7 +20,7 @@ import { createKitchenRepository } from '../kitchens/kitchenRepository.ts'
 import { createKitchenRoutes } from '../kitchens/kitchenRoutes.ts'
 import { createLeaningsRepository } from '../leanings/leaningsRepository.ts'
 import { createLeaningsRoutes } from '../leanings/leaningsRoutes.ts'
-import { briefMapping, houseSpeciesMapping, priceMapping } from '../records/mappings.ts'
+import { briefMapping, houseSpeciesMapping, priceMapping, seasonMapping, stockMapping } from '../records/mappings.ts'
 import { createRecordRepository } from '../records/recordRepository.ts'
 import { createRecordRoutes } from '../records/recordRoutes.ts'
 import { createKitchenSheets } from '../sheets/kitchenSheets.ts'
@@ -39,34 +39,6 @@ export interface AppDeps {
   readonly writesPerMinute?: number
 }
 
-const within = (place: string, problems: readonly Problem[]): readonly Problem[] =>
-  problems.map(({ path, message }) => ({ path: `${place}${path}`, message }))
-
-/** A brief is stored only when it makes sense as well as fits its schema. */
-const createParseBrief =
-  (books: HouseBooks) =>
-  async (body: unknown, kitchenId: string): Promise<Result<BriefInput, readonly Problem[]>> => {
-    const parsed = parseBriefInput(body)
-    if (!parsed.ok) return parsed
-    const { findSpecies } = await books.read(kitchenId)
-    const sense = normaliseBrief(parsed.value.brief, { findSpecies, today: '2000-01-01' })
-    return sense.ok ? parsed : { ok: false, error: within('/brief', sense.error) }
-  }
-
-/** A price needs a fish of the book, and a weight where it is by the piece. */
-const createParsePrice =
-  (books: HouseBooks) =>
-  async (body: unknown, kitchenId: string): Promise<ReturnType<typeof parsePriceInput>> => {
-    const parsed = parsePriceInput(body)
-    if (!parsed.ok) return parsed
-    const { findSpecies } = await books.read(kitchenId)
-    const { species, unit, eachG } = parsed.value.price
-    const problems: Problem[] = []
-    if (!findSpecies(species)) problems.push({ path: '/price/species', message: `no fish named "${species}" in the book` })
-    if (unit === 'each' && eachG === undefined) problems.push({ path: '/price/eachG', message: 'is required for a price by the piece' })
-    return problems.length > 0 ? { ok: false, error: problems } : parsed
-  }
-
 /** A body may be 1 MB; a file of species that is brought in may be larger. */
 const readSmall = express.json({ limit: '1mb' })
 const readFile = express.json({ limit: '40mb' })
@@ -77,12 +49,14 @@ export function createApp({ db, log, now, cookieSecret, webFolder, writesPerMinu
   const kitchens = createKitchenRepository(db, now)
   const briefs = createRecordRepository(db, now, briefMapping)
   const prices = createRecordRepository(db, now, priceMapping)
+  const seasons = createRecordRepository(db, now, seasonMapping)
+  const stocks = createRecordRepository(db, now, stockMapping)
   const house = createRecordRepository(db, now, houseSpeciesMapping)
   const leanings = createLeaningsRepository(db, now)
   const books = createHouseBooks(db, leanings)
   const decisions = createDecisionRepository(db, now)
   const absences = createAbsenceRepository(db, now)
-  const openSheets = createKitchenSheets({ books, prices, absences })
+  const openSheets = createKitchenSheets({ books, prices, seasons, stocks, absences })
   const app = express()
   app.disable('x-powered-by')
   app.use(pinoHttp({ logger: log, quietReqLogger: true, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') } }))
@@ -112,6 +86,8 @@ export function createApp({ db, log, now, cookieSecret, webFolder, writesPerMinu
   )
   app.use('/api', createRecordRoutes({ path: 'briefs', what: 'dish', repository: briefs, parse: createParseBrief(books) }))
   app.use('/api', createRecordRoutes({ path: 'prices', what: 'price', repository: prices, parse: createParsePrice(books) }))
+  app.use('/api', createRecordRoutes({ path: 'seasons', what: 'year', repository: seasons, parse: createParseSeason(books) }))
+  app.use('/api', createRecordRoutes({ path: 'stocks', what: 'stock', repository: stocks, parse: createParseStock(books) }))
   app.use(
     '/api',
     createRecordRoutes({

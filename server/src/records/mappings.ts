@@ -1,6 +1,18 @@
 import { findShipped, fromPatch, toPatch } from '@tender-gill/catalogue'
-import type { BriefInput, BriefRecord, HouseSpeciesInput, HouseSpeciesRecord, Price, PriceInput, PriceRecord } from '@tender-gill/contract'
-import { briefs, houseSpecies, prices } from '../database/schema.ts'
+import type {
+  BriefInput,
+  BriefRecord,
+  HouseSpeciesInput,
+  HouseSpeciesRecord,
+  Price,
+  PriceInput,
+  PriceRecord,
+  SeasonInput,
+  SeasonRecord,
+  StockInput,
+  StockRecord,
+} from '@tender-gill/contract'
+import { briefs, houseSpecies, prices, seasons, stocks } from '../database/schema.ts'
 import type { RecordMapping } from './recordRepository.ts'
 
 export const briefMapping: RecordMapping<typeof briefs, BriefInput, BriefRecord> = {
@@ -47,4 +59,16 @@ export const houseSpeciesMapping: RecordMapping<typeof houseSpecies, HouseSpecie
     const shipped = findShipped(species)
     return { ...stored, source: fromPatch(patch, shipped), hidden, own: shipped === undefined }
   },
+}
+
+export const seasonMapping: RecordMapping<typeof seasons, SeasonInput, SeasonRecord> = {
+  table: seasons,
+  toColumns: ({ season }) => ({ species: season.species, water: season.water, season }),
+  toRecord: (row, stored) => ({ ...stored, season: row.season }),
+}
+
+export const stockMapping: RecordMapping<typeof stocks, StockInput, StockRecord> = {
+  table: stocks,
+  toColumns: ({ stock }) => ({ species: stock.species, stock }),
+  toRecord: (row, stored) => ({ ...stored, stock: row.stock }),
 }

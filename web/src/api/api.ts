@@ -20,9 +20,13 @@ import type {
   PriceInput,
   PriceRecord,
   ProblemDetails,
+  SeasonInput,
+  SeasonRecord,
   SourceSpecies,
   SpeciesImport,
   SpeciesImportReport,
+  StockInput,
+  StockRecord,
 } from '@tender-gill/contract'
 
 /** Reads are tried again for a while when the server or its database is away; writes never are, so that nothing is kept twice. */
@@ -51,14 +55,14 @@ const LIST = 'list'
 
 export const api = createApi({
   baseQuery,
-  tagTypes: ['Brief', 'Price', 'Kitchen', 'House', 'Decision', 'Absence'],
+  tagTypes: ['Brief', 'Price', 'Kitchen', 'House', 'Decision', 'Absence', 'Year', 'Stock'],
   refetchOnReconnect: true,
   endpoints: (build) => ({
     kitchens: build.query<readonly Kitchen[], void>({ query: () => 'kitchens' }),
     kitchen: build.query<Kitchen, void>({ query: () => 'kitchen', providesTags: ['Kitchen'] }),
     switchKitchen: build.mutation<Kitchen, string>({
       query: (id) => ({ url: 'kitchen', method: 'PUT', body: { id } }),
-      invalidatesTags: ['Kitchen', 'Brief', 'Price', 'House', 'Decision', 'Absence'],
+      invalidatesTags: ['Kitchen', 'Brief', 'Price', 'House', 'Decision', 'Absence', 'Year', 'Stock'],
     }),
     briefs: build.query<readonly BriefRecord[], void>({ query: () => 'briefs', providesTags: [{ type: 'Brief', id: LIST }] }),
     brief: build.query<BriefRecord, string>({
@@ -90,6 +94,40 @@ export const api = createApi({
     removePrice: build.mutation<PriceRecord, { id: string; revision: number }>({
       query: ({ id, revision }) => ({ url: `prices/${id}`, method: 'DELETE', headers: ifMatch(revision) }),
       invalidatesTags: ['Price'],
+    }),
+    seasons: build.query<readonly SeasonRecord[], void>({ query: () => 'seasons', providesTags: ['Year'] }),
+    createSeason: build.mutation<SeasonRecord, SeasonInput>({
+      query: (body) => ({ url: 'seasons', method: 'POST', body }),
+      invalidatesTags: ['Year'],
+    }),
+    saveSeason: build.mutation<SeasonRecord, Change<SeasonInput>>({
+      query: ({ id, revision, input }) => ({ url: `seasons/${id}`, method: 'PUT', body: input, headers: ifMatch(revision) }),
+      invalidatesTags: ['Year'],
+    }),
+    removeSeason: build.mutation<SeasonRecord, { id: string; revision: number }>({
+      query: ({ id, revision }) => ({ url: `seasons/${id}`, method: 'DELETE', headers: ifMatch(revision) }),
+      invalidatesTags: ['Year'],
+    }),
+    restoreSeason: build.mutation<SeasonRecord, string>({
+      query: (id) => ({ url: `seasons/${id}/restore`, method: 'POST' }),
+      invalidatesTags: ['Year'],
+    }),
+    stocks: build.query<readonly StockRecord[], void>({ query: () => 'stocks', providesTags: ['Stock'] }),
+    createStock: build.mutation<StockRecord, StockInput>({
+      query: (body) => ({ url: 'stocks', method: 'POST', body }),
+      invalidatesTags: ['Stock'],
+    }),
+    saveStock: build.mutation<StockRecord, Change<StockInput>>({
+      query: ({ id, revision, input }) => ({ url: `stocks/${id}`, method: 'PUT', body: input, headers: ifMatch(revision) }),
+      invalidatesTags: ['Stock'],
+    }),
+    removeStock: build.mutation<StockRecord, { id: string; revision: number }>({
+      query: ({ id, revision }) => ({ url: `stocks/${id}`, method: 'DELETE', headers: ifMatch(revision) }),
+      invalidatesTags: ['Stock'],
+    }),
+    restoreStock: build.mutation<StockRecord, string>({
+      query: (id) => ({ url: `stocks/${id}/restore`, method: 'POST' }),
+      invalidatesTags: ['Stock'],
     }),
     houseSpecies: build.query<readonly HouseSpeciesRecord[], void>({ query: () => 'house-species', providesTags: ['House'] }),
     speciesSource: build.query<SpeciesSource, string>({
@@ -200,5 +238,15 @@ export const {
   useEndAbsenceMutation,
   useUndoAbsenceMutation,
   useCoverCardQuery,
+  useSeasonsQuery,
+  useCreateSeasonMutation,
+  useSaveSeasonMutation,
+  useRemoveSeasonMutation,
+  useRestoreSeasonMutation,
+  useStocksQuery,
+  useCreateStockMutation,
+  useSaveStockMutation,
+  useRemoveStockMutation,
+  useRestoreStockMutation,
   useHealthQuery,
 } = api

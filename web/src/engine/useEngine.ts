@@ -1,23 +1,35 @@
 import stringify from 'json-stable-stringify'
 import type { Remote } from 'comlink'
 import { startTransition, useEffect, useRef, useState } from 'react'
-import { useAbsencesQuery, useHouseSpeciesQuery, useKitchenQuery, useLeaningsQuery, usePricesQuery } from '../api/api.ts'
+import {
+  useAbsencesQuery,
+  useHouseSpeciesQuery,
+  useKitchenQuery,
+  useLeaningsQuery,
+  usePricesQuery,
+  useSeasonsQuery,
+  useStocksQuery,
+} from '../api/api.ts'
 import { getEngine, loadSheet } from './engine.ts'
 import type { Engine } from './createEngine.ts'
 
-/** Names the offers the engine has loaded; changes when kitchen, day, prices, the house's hand or its missing fish do. Undefined until they are there. */
+/** Everything of the kitchen that is laid over the book, by id and revision; undefined until all of it is known. */
+function useLaidOver(): string | undefined {
+  const records = [usePricesQuery(), useHouseSpeciesQuery(), useSeasonsQuery(), useStocksQuery()]
+  const leanings = useLeaningsQuery()
+  const absences = useAbsencesQuery()
+  if ([...records, leanings, absences].some(({ data, isFetching }) => !data || isFetching)) return undefined
+  const names = records.map(({ data = [] }) => data.map(({ id, revision }) => `${id}.${revision}`).join(','))
+  return [...names, leanings.data?.revision, absences.data?.map(({ id }) => id).join(',')].join('|')
+}
+
+/** Names the offers the engine has loaded; changes when the kitchen, the day or what the kitchen lays over the book does. Undefined until they are there. */
 export function useSheet(date?: string): string | undefined {
   const { data: kitchen } = useKitchenQuery()
-  const { data: prices, isFetching } = usePricesQuery()
-  const { data: house, isFetching: houseFetching } = useHouseSpeciesQuery()
-  const { data: leanings, isFetching: leaningsFetching } = useLeaningsQuery()
-  const { data: absences, isFetching: absencesFetching } = useAbsencesQuery()
+  const over = useLaidOver()
   const [snapshot, setSnapshot] = useState<string>()
   const day = date ?? kitchen?.today
-  const key =
-    kitchen && prices && house && leanings && absences && !isFetching && !houseFetching && !leaningsFetching && !absencesFetching && day
-      ? `${kitchen.id}|${day}|${leanings.revision}|${[...prices, ...house].map(({ id, revision }) => `${id}.${revision}`).join(',')}|${absences.map(({ id }) => id).join(',')}`
-      : undefined
+  const key = kitchen && over !== undefined && day ? `${kitchen.id}|${day}|${over}` : undefined
   useEffect(() => {
     if (!key || !day) return undefined
     let current = true

@@ -13,6 +13,10 @@ import type {
   OfferSheet,
   Price,
   PriceRecord,
+  Season,
+  SeasonRecord,
+  Stock,
+  StockRecord,
 } from '@tender-gill/contract'
 import { applyMarket, compareLineUps, createFindSpecies, markAbsent, planAbsence, rankLineUp, writeCoverCard } from '@tender-gill/core'
 
@@ -40,6 +44,8 @@ const KEPT: ReadonlySet<string> = new Set([
 export interface FakeKitchen {
   readonly dishes: readonly { readonly id: string; readonly brief: Brief; readonly choice?: BriefRecord['choice'] }[]
   readonly prices?: readonly Price[]
+  readonly seasons?: readonly Season[]
+  readonly stocks?: readonly Stock[]
 }
 
 const json = (body: unknown, status = 200) =>
@@ -50,7 +56,7 @@ const refuse = (status: number, detail: string, more: object = {}) => json({ sta
  * The server as the pages see it, kept in memory: dishes, prices and leanings with their revisions, the offers of a small book, decisions.
  * The real one is tested on a real database; this one stands in for it where a page is tested alone.
  */
-export function createFakeServer({ dishes, prices = [] }: FakeKitchen) {
+export function createFakeServer({ dishes, prices = [], seasons = [], stocks = [] }: FakeKitchen) {
   const kitchen: Kitchen = {
     id: 'lantern',
     name: 'Lantern House',
@@ -64,7 +70,10 @@ export function createFakeServer({ dishes, prices = [] }: FakeKitchen) {
   const priceRows: PriceRecord[] = prices.map((price, i) => ({ ...stored, id: `price-${i}`, price }))
   let leanings: { revision: number; leanings: HouseLeanings } = { revision: 0, leanings: {} }
   const decisions: { decision: Decision; brief: Brief; output: LineUp }[] = []
+  const seasonRows = new Map<string, SeasonRecord>(seasons.map((season, i) => [`season-${i}`, { ...stored, id: `season-${i}`, season }]))
+  const stockRows = new Map<string, StockRecord>(stocks.map((stock, i) => [`stock-${i}`, { ...stored, id: `stock-${i}`, stock }]))
   let absences: Absence[] = []
+  let touched = 0
   const asked: string[] = []
   let down = false
 
@@ -75,9 +84,11 @@ export function createFakeServer({ dishes, prices = [] }: FakeKitchen) {
     const dressed = applyMarket(book, { prices: priceRows.map(({ price }) => price) }, { date: TODAY, waters: null, findSpecies })
     const plain: OfferSheet = {
       ...bare,
-      snapshot: `fake-${leanings.revision}-${priceRows.length}-${absences.map(({ id }) => id).join('')}`,
+      snapshot: `fake-${leanings.revision}-${priceRows.length}-${absences.map(({ id }) => id).join('')}-${touched}`,
       offers: [...dressed],
       leanings: leanings.leanings,
+      seasons: [...seasonRows.values()].map(({ season }) => season),
+      stocks: [...stockRows.values()].map(({ stock }) => stock),
     }
     return absences.reduce(markAbsent, plain)
   }
@@ -182,6 +193,30 @@ export function createFakeServer({ dishes, prices = [] }: FakeKitchen) {
     return json({ absence: over, putBack: absence.moves.map(({ dish }) => dish), left: [] })
   }
 
+  /** Years and stocks: kept, changed, taken away. */
+  async function saveYear<R extends { id: string; revision: number }>(
+    rows: Map<string, R>,
+    request: Request,
+    id: string,
+  ): Promise<Response> {
+    touched += 1
+    const before = rows.get(id)
+    if (request.method === 'POST') {
+      const made = { ...stored, id: `made-${touched}`, ...((await request.json()) as object) } as unknown as R
+      rows.set(made.id, made)
+      return json(made, 201)
+    }
+    if (!before) return refuse(404, 'nothing stands here')
+    if (!matches(request, before.revision)) return refuse(409, 'changed elsewhere', { current: before })
+    if (request.method === 'DELETE') {
+      rows.delete(id)
+      return json(before)
+    }
+    const after = { ...before, ...((await request.json()) as object), revision: before.revision + 1 }
+    rows.set(id, after)
+    return json(after)
+  }
+
   async function saveLeanings(request: Request): Promise<Response> {
     if (!matches(request, leanings.revision)) return refuse(409, 'changed elsewhere', { current: leanings })
     leanings = { revision: leanings.revision + 1, leanings: ((await request.json()) as { leanings: HouseLeanings }).leanings }
@@ -203,6 +238,10 @@ export function createFakeServer({ dishes, prices = [] }: FakeKitchen) {
         return json(priceRows)
       case 'house-species':
         return json([])
+      case 'seasons':
+        return json([...seasonRows.values()])
+      case 'stocks':
+        return json([...stockRows.values()])
       case 'leanings':
         return json(leanings)
       case 'absences':
@@ -236,6 +275,8 @@ export function createFakeServer({ dishes, prices = [] }: FakeKitchen) {
     if (pathname === '/api/absences/plan') return answerPlan(request)
     if (pathname === '/api/absences') return mark(request)
     if (pathname.startsWith('/api/absences/')) return takeBack(id, pathname.endsWith('/undo'))
+    if (pathname.startsWith('/api/seasons')) return saveYear(seasonRows, request, id)
+    if (pathname.startsWith('/api/stocks')) return saveYear(stockRows, request, id)
     if (pathname === '/api/decisions') return decide(request)
     if (pathname.endsWith('/rerun')) return rerun(id)
     return refuse(404, 'not part of this stand-in')
@@ -244,6 +285,8 @@ export function createFakeServer({ dishes, prices = [] }: FakeKitchen) {
     answer,
     asked,
     brief: (id: string): Brief | undefined => briefs.get(id)?.brief,
+    seasons: (): readonly Season[] => [...seasonRows.values()].map(({ season }) => season),
+    stocks: (): readonly Stock[] => [...stockRows.values()].map(({ stock }) => stock),
     taken: (id: string): string | undefined => briefs.get(id)?.choice?.species,
     /** Somebody else changes a dish. */
     touch: (id: string): void => {

@@ -1,0 +1,29 @@
+import { Type, type Static } from '@sinclair/typebox'
+import { closed, Fraction, nullable, ScientificName, Text } from './schemaParts.ts'
+
+/** One month of a dish: who comes first in how many draws, and how many fish can do it. */
+export const MonthOfDish = closed({
+  month: Type.Integer({ minimum: 1, maximum: 12 }),
+  date: Type.String(),
+  able: Type.Integer({ minimum: 0 }),
+  /** The fish that stands first; null where none can do it. */
+  leader: nullable(closed({ species: ScientificName, common: Text(80), fit: Type.Number(), firstShare: Fraction })),
+  /** Shares of first places of the fish that lead any month, in the order of the year's list. */
+  shares: Type.Array(Fraction),
+})
+export type MonthOfDish = Static<typeof MonthOfDish>
+
+/** A dish over the year: the line-up in the middle of every month. */
+export const YearOfDish = closed(
+  {
+    /** Fish that come first in any month in some draws, the most over the year first. */
+    fish: Type.Array(closed({ species: ScientificName, common: Text(80) })),
+    months: Type.Array(MonthOfDish, { minItems: 12, maxItems: 12 }),
+    /** Months in which the best fish fits best, the best first. */
+    best: Type.Array(Type.Integer({ minimum: 1, maximum: 12 })),
+    /** Whether any year is known in the waters of the dish; without one every month is alike. */
+    known: Type.Boolean(),
+  },
+  { $id: 'YearOfDish' },
+)
+export type YearOfDish = Static<typeof YearOfDish>

@@ -1,0 +1,1 @@
+export { findYearOfDish, stepYearOfDish } from './yearOfDish.ts'
