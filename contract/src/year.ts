@@ -6,7 +6,7 @@ export const MonthOfDish = closed({
   month: Type.Integer({ minimum: 1, maximum: 12 }),
   date: Type.String(),
   able: Type.Integer({ minimum: 0 }),
-  /** The fish that stands first; null where none can do it. */
+  /** The fish that comes first most often; null where none can do it. */
   leader: nullable(closed({ species: ScientificName, common: Text(80), fit: Type.Number(), firstShare: Fraction })),
   /** Shares of first places of the fish that lead any month, in the order of the year's list. */
   shares: Type.Array(Fraction),
@@ -19,8 +19,6 @@ export const YearOfDish = closed(
     /** Fish that come first in any month in some draws, the most over the year first. */
     fish: Type.Array(closed({ species: ScientificName, common: Text(80) })),
     months: Type.Array(MonthOfDish, { minItems: 12, maxItems: 12 }),
-    /** Months in which the best fish fits best, the best first. */
-    best: Type.Array(Type.Integer({ minimum: 1, maximum: 12 })),
     /** Whether any year is known in the waters of the dish; without one every month is alike. */
     known: Type.Boolean(),
   },

@@ -19,6 +19,9 @@ const DecisionsPage = lazy(() => import('./features/decisions/DecisionsPage.tsx'
 const AbsencesPage = lazy(() => import('./features/absences/AbsencesPage.tsx'))
 const CoverCardPage = lazy(() => import('./features/coverCard/CoverCardPage.tsx'))
 const SwapMapPage = lazy(() => import('./features/swapMap/SwapMapPage.tsx'))
+const WatersPage = lazy(() => import('./features/market/WatersPage.tsx'))
+const StocksPage = lazy(() => import('./features/market/StocksPage.tsx'))
+const YearPage = lazy(() => import('./features/year/YearPage.tsx'))
 const HousePage = lazy(() => import('./features/house/HousePage.tsx'))
 const LaterPage = lazy(() => import('./features/later/LaterPage.tsx'))
 
@@ -36,6 +39,7 @@ export function App() {
           <Route path="/dishes/:id/amounts" element={<AmountsPage />} />
           <Route path="/dishes/:id/pot" element={<PotPage />} />
           <Route path="/dishes/:id/decisions" element={<DecisionsPage />} />
+          <Route path="/dishes/:id/year" element={<YearPage />} />
           <Route path="/dishes/:id/:room" element={<LaterPage />} />
           <Route path="/fish/:species" element={<FishFirstPage />} />
           <Route path="/book" element={<BookPage />} />
@@ -44,6 +48,8 @@ export function App() {
           <Route path="/book/files" element={<FilesPage />} />
           <Route path="/book/swaps" element={<SwapMapPage />} />
           <Route path="/book/:species" element={<SpeciesPage />} />
+          <Route path="/market/waters" element={<WatersPage />} />
+          <Route path="/market/stocks" element={<StocksPage />} />
           <Route path="/missing" element={<AbsencesPage />} />
           <Route path="/cover-card" element={<CoverCardPage />} />
           <Route path="/house" element={<HousePage />} />

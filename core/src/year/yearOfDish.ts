@@ -27,7 +27,10 @@ function listFish(ranked: readonly Ranked[]): YearOfDish['fish'] {
 }
 
 function describeMonth({ month, date, ranked }: Ranked, fish: YearOfDish['fish']): MonthOfDish {
-  const [first] = ranked
+  const first = ranked.reduce<LineUp['ranked'][number] | undefined>(
+    (best, row) => (best && best.firstShare >= row.firstShare ? best : row),
+    undefined,
+  )
   return {
     month,
     date,
@@ -57,14 +60,11 @@ export function* stepYearOfDish(
   }
   const fish = listFish(ranked)
   const months = ranked.map((month) => describeMonth(month, fish))
-  const fitOf = (month: number) => months[month - 1]?.leader?.fit ?? -1
-  const most = Math.max(...MONTHS.map(fitOf))
   return {
     ok: true,
     value: {
       fish,
       months,
-      best: most < 0 ? [] : MONTHS.filter((month) => fitOf(month) === most),
       known: knowsTheYear(brief, now.value.brief, sheet),
     },
   }

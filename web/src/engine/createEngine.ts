@@ -15,6 +15,7 @@ import type {
   StandInsRequest,
   SwapMap,
   TurningPoints,
+  YearOfDish,
 } from '@tender-gill/contract'
 import {
   answerFishFirst,
@@ -33,6 +34,7 @@ import {
   usualFormats,
   stepBoard,
   stepTurningPoints,
+  stepYearOfDish,
   type Amount,
   type Relative,
 } from '@tender-gill/core'
@@ -193,6 +195,16 @@ export function createEngine() {
         // Whatever else is asked meanwhile is answered first: nothing hangs on these points.
         await new Promise((resolve) => setTimeout(resolve))
         since = performance.now()
+      }
+    },
+    /** A dish over the year, a month at a time; other questions are answered in between. */
+    year: async (brief: Brief, onMonth: (done: number) => void): Promise<Result<YearOfDish, readonly Problem[]>> => {
+      const work = stepYearOfDish(brief, need(), { today })
+      for (;;) {
+        const step = work.next()
+        if (step.done) return step.value
+        onMonth(step.value)
+        await new Promise((resolve) => setTimeout(resolve))
       }
     },
     /** The best sets of k fish for a pot, a mixed fry or a board. */

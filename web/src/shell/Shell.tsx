@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box'
 import { styled } from '@mui/material/styles'
-import Tooltip from '@mui/material/Tooltip'
 import { lazy, Suspense, type ReactNode } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { HEADING, INK } from '../theme.ts'
@@ -29,7 +28,6 @@ const Bar = styled('header')({
     '& .place': { display: 'none' },
     '& .find': { order: 3, flex: '1 0 100%', maxWidth: 'none' },
     '& .rooms': { marginLeft: 'auto' },
-    '& .rooms > span': { display: 'none' },
   },
   '@media print': { display: 'none' },
 })
@@ -44,13 +42,7 @@ const Home = styled(Link)({
   fontSize: 22,
   flexShrink: 0,
 })
-const Room = styled('span')({ padding: '6px 4px', color: '#C7D4D7', cursor: 'default' })
-
 const BuiltRoom = styled(Link)({ padding: '6px 4px', color: INK.ice, textUnderlineOffset: 4 })
-
-const ROOMS: readonly (readonly [string, string])[] = [
-  ['Market', 'Merchants, prices, waters and stocks. Not built yet: a price is typed in at Amounts for now.'],
-]
 
 /** What stands around every page: the name, the search, the rooms, the kitchen, the line of floats. */
 export function Shell({ children }: { readonly children: ReactNode }) {
@@ -72,13 +64,7 @@ export function Shell({ children }: { readonly children: ReactNode }) {
         </div>
         <nav className="rooms" aria-label="Rooms">
           <BuiltRoom to="/book">Book</BuiltRoom>
-          {ROOMS.map(([name, will]) => (
-            <Tooltip key={name} title={will}>
-              <Room role="note" tabIndex={0} aria-label={`${name}. ${will}`}>
-                {name}
-              </Room>
-            </Tooltip>
-          ))}
+          <BuiltRoom to="/market/waters">Market</BuiltRoom>
           <BuiltRoom to="/house">House</BuiltRoom>
         </nav>
         <div style={{ marginLeft: 'auto' }}>

@@ -18,6 +18,7 @@ import type { Dish } from '../../state/useDish.ts'
 import { INK } from '../../theme.ts'
 import { DishGate } from '../DishGate.tsx'
 import { EMPTY, fieldOf, readForm, toForm, type BriefForm } from './briefForm.ts'
+import { WatersChoice } from './WatersChoice.tsx'
 import { Choice, TextInput, Tick } from './fields.tsx'
 
 const KEPT = 'tender-gill-new-dish'
@@ -174,6 +175,10 @@ function Fields() {
           ]}
         />
         <Tick name="longCooking" label="Cooks long, or nobody watches it" />
+      </Group>
+      <Group title="Day and season">
+        <TextInput name="date" label="Served on" hint="Empty: every day" date />
+        <WatersChoice />
       </Group>
       <Group title="Money and waiting">
         <TextInput name="budget" label="Budget a portion" hint="Empty: not asked" numeric />

@@ -31,7 +31,14 @@ export interface BriefForm {
   keepTempC: string
   budget: string
   budgetMust: boolean
+  /** ISO date, or nothing: every day. */
+  date: string
+  /** One water whose year is counted; nothing where the season is not. */
+  waters: string
 }
+
+/** Between the names of waters in one field. */
+export const WATERS_APART = '|'
 
 const show = (n: number | null | undefined) => (n === null || n === undefined ? '' : String(n))
 const heads = (n: number | undefined) => (n ? String(n) : '')
@@ -67,6 +74,8 @@ export function toForm(brief: Brief): BriefForm {
     keepTempC: show(brief.keep?.tempC),
     budget: show(brief.budget?.perPortion),
     budgetMust: brief.budget?.must ?? false,
+    date: brief.date ?? '',
+    waters: Array.isArray(brief.waters) ? brief.waters.join(WATERS_APART) : (brief.waters ?? ''),
   }
 }
 
@@ -93,7 +102,7 @@ export function fromForm(form: BriefForm, before: Partial<Brief>, currency: stri
     dislikesStrongFish,
     allergies: allergies.length > 0 ? allergies : undefined,
   }) as Diners
-  const { thicknessMm: _t, wholeServes: _w, keep: _k, budget: _b, longCooking: _l, ...kept } = before
+  const { thicknessMm: _t, wholeServes: _w, keep: _k, budget: _b, longCooking: _l, date: _d, waters: _a, ...kept } = before
   return {
     ...kept,
     ...drop({
@@ -112,6 +121,8 @@ export function fromForm(form: BriefForm, before: Partial<Brief>, currency: stri
       origin: form.origin,
       state: form.state,
       rawTreatment: form.rawTreatment,
+      date: form.date === '' ? undefined : form.date,
+      waters: form.waters === '' ? undefined : form.waters.split(WATERS_APART),
       keep: form.keepHours.trim() === '' ? undefined : { hours: number(form.keepHours), tempC: number(form.keepTempC) ?? 4 },
       budget:
         form.budget.trim() === ''

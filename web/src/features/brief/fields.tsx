@@ -19,12 +19,14 @@ export function TextInput({
   hint,
   numeric = false,
   wide = false,
-}: FieldProps & { readonly numeric?: boolean; readonly wide?: boolean }) {
+  date = false,
+}: FieldProps & { readonly numeric?: boolean; readonly wide?: boolean; readonly date?: boolean }) {
   const { register, formState } = useFormContext<BriefForm>()
   const problem = formState.errors[name]?.message
   return (
     <TextField
       {...register(name)}
+      type={date ? 'date' : 'text'}
       label={label}
       error={Boolean(problem)}
       helperText={problem ?? hint}

@@ -13,7 +13,7 @@ import { Waiting } from '../../shell/Waiting.tsx'
 import { INK } from '../../theme.ts'
 import { PullDots } from '../lineUp/PullDots.tsx'
 import { setAskLeaning, setLeaning } from './houseForm.ts'
-import { MoneyLeaning } from './MoneyLeaning.tsx'
+import { AmountLeaning } from './AmountLeaning.tsx'
 import { useLeanings, type Change } from './useLeanings.ts'
 
 interface SchoolProps {
@@ -132,21 +132,54 @@ function Money({ leanings, onKeep, currency }: SectionProps & { readonly currenc
   const { usualPortionCost, trim } = leanings
   return (
     <Box sx={SECTION}>
-      <MoneyLeaning
+      <AmountLeaning
         label="What a portion of fish usually costs"
         hint="Wanted of every dish that sets no budget. Empty: not asked."
         amount={usualPortionCost?.perPortion}
-        currency={usualPortionCost?.currency ?? currency}
+        unit={usualPortionCost?.currency ?? currency}
         onSet={(perPortion) =>
           onKeep((now) => setLeaning(now, 'usualPortionCost', perPortion === undefined ? undefined : { perPortion, currency }))
         }
       />
-      <MoneyLeaning
+      <AmountLeaning
         label="A kilo of heads, frames and trim is worth"
         hint="Taken off what a portion costs. Empty: the best is used and the rest is left."
         amount={trim?.perKg}
-        currency={trim?.currency ?? currency}
+        unit={trim?.currency ?? currency}
         onSet={(perKg) => onKeep((now) => setLeaning(now, 'trim', perKg === undefined ? undefined : { perKg, currency }))}
+      />
+    </Box>
+  )
+}
+
+/** What the house wishes of the stocks it buys from, and below what it buys nothing. */
+function StockLeanings({ leanings, onKeep }: SectionProps) {
+  const stock = leanings.stock ?? {}
+  const set = (key: 'wish' | 'floor', value: number | undefined) =>
+    onKeep((now) => {
+      const { [key]: _before, ...rest } = now.stock ?? {}
+      const next = value === undefined ? rest : { ...rest, [key]: value }
+      return setLeaning(now, 'stock', Object.keys(next).length > 0 ? next : undefined)
+    })
+  return (
+    <Box sx={SECTION}>
+      <AmountLeaning
+        label="A stock is wished to stand at"
+        hint="Wanted of every dish where evidence is kept. Empty: 60."
+        amount={stock.wish}
+        unit="of 100"
+        digits={0}
+        most={100}
+        onSet={(wish) => set('wish', wish)}
+      />
+      <AmountLeaning
+        label="Nothing is bought below"
+        hint="Left out of every dish. A stock of which nothing is kept is not touched by it. Empty: no floor."
+        amount={stock.floor}
+        unit="of 100"
+        digits={0}
+        most={100}
+        onSet={(floor) => set('floor', floor)}
       />
     </Box>
   )
@@ -172,6 +205,10 @@ export default function HousePage() {
         What it costs
       </Typography>
       <Money leanings={leanings} onKeep={onKeep} currency={kitchen.currency} />
+      <Typography variant="h2" sx={{ mt: 3 }}>
+        Stocks
+      </Typography>
+      <StockLeanings leanings={leanings} onKeep={onKeep} />
       <Typography variant="h2" sx={{ mt: 3 }} gutterBottom>
         What matters here
       </Typography>

@@ -170,7 +170,7 @@ const Board = memo(function Board({ dish, lineUp, able, sharesReady, study, all,
             display: 'flex',
             flexWrap: 'wrap',
             columnGap: { xs: 0, md: 1 },
-            '& a': { whiteSpace: 'nowrap', px: { xs: 0.75, md: 1 } },
+            '& a': { whiteSpace: 'nowrap', px: { xs: 0.75, md: 0.6 } },
           }}
         >
           <Button component={Link} to={compareTo} size="small">
@@ -178,6 +178,9 @@ const Board = memo(function Board({ dish, lineUp, able, sharesReady, study, all,
           </Button>
           <Button component={Link} to={`/dishes/${dish.id}/decisions`} size="small">
             Decisions
+          </Button>
+          <Button component={Link} to={`/dishes/${dish.id}/year`} size="small">
+            The year
           </Button>
           <Button component={Link} to={`/dishes/${dish.id}/pot`} size="small">
             A pot of several

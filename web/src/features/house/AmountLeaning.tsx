@@ -6,12 +6,15 @@ interface Props {
   readonly label: string
   readonly hint: string
   readonly amount: number | undefined
-  readonly currency: string
+  /** What it is counted in. */
+  readonly unit: string
+  readonly digits?: number
+  readonly most?: number
   readonly onSet: (amount: number | undefined) => void
 }
 
-/** An amount of money that is kept once the field is left or Enter is pressed; emptied, nothing is said of it. */
-export function MoneyLeaning({ label, hint, amount, currency, onSet }: Props) {
+/** An amount that is kept once the field is left or Enter is pressed; emptied, nothing is said of it. */
+export function AmountLeaning({ label, hint, amount, unit, digits = 2, most = Infinity, onSet }: Props) {
   const [typed, setTyped] = useState<string | null>(null)
   const money = readMoney(typed ?? '')
   const [kept, setKept] = useState(amount)
@@ -20,7 +23,7 @@ export function MoneyLeaning({ label, hint, amount, currency, onSet }: Props) {
     // What was typed stands here until it is kept, and gives way to it then; what has been typed since stays.
     if ((money.kind === 'amount' ? money.amount : undefined) === amount) setTyped(null)
   }
-  const wrong = typed !== null && money.kind === 'wrong'
+  const wrong = typed !== null && (money.kind === 'wrong' || (money.kind === 'amount' && money.amount > most))
   const keep = () => {
     if (typed === null || wrong) return
     const wanted = money.kind === 'amount' ? money.amount : undefined
@@ -29,8 +32,8 @@ export function MoneyLeaning({ label, hint, amount, currency, onSet }: Props) {
   }
   return (
     <TextField
-      label={`${label}, ${currency}`}
-      value={typed ?? (amount === undefined ? '' : amount.toFixed(2))}
+      label={`${label}, ${unit}`}
+      value={typed ?? (amount === undefined ? '' : amount.toFixed(digits))}
       onChange={(event) => setTyped(event.target.value)}
       onBlur={keep}
       onKeyDown={(event) => {
@@ -38,7 +41,7 @@ export function MoneyLeaning({ label, hint, amount, currency, onSet }: Props) {
         if (event.key === 'Escape') setTyped(null)
       }}
       error={wrong}
-      helperText={wrong ? 'A number above 0, or nothing' : hint}
+      helperText={wrong ? (most < Infinity ? `A number above 0, to ${most}, or nothing` : 'A number above 0, or nothing') : hint}
       slotProps={{ htmlInput: { inputMode: 'decimal' }, inputLabel: { shrink: true } }}
       sx={{ width: { xs: '100%', sm: 340 } }}
     />

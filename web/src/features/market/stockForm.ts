@@ -1,0 +1,44 @@
+import type { Stock } from '@tender-gill/contract'
+
+export type StockPart = 'biomassRatio' | 'pressureRatio' | 'gearScore' | 'managementScore' | 'feed' | 'escapes' | 'disease' | 'discharge'
+export interface PartField {
+  readonly part: StockPart
+  readonly label: string
+  readonly hint: string
+  readonly most: number
+}
+
+const WILD: readonly PartField[] = [
+  { part: 'biomassRatio', label: 'How much is left', hint: 'of its target: 1 is on target, under 0.3 it is left alone', most: 10 },
+  { part: 'pressureRatio', label: 'Fishing pressure', hint: 'of its reference: 0.8 and less is light, 1.6 far too much', most: 10 },
+  { part: 'gearScore', label: 'What the gear does', hint: '0 to 100: bed and other animals spared', most: 100 },
+  { part: 'managementScore', label: 'How it is managed', hint: '0 to 100: limits set, kept and watched', most: 100 },
+]
+const FARM: readonly PartField[] = [
+  { part: 'feed', label: 'Feed', hint: '0 to 100: little wild fish in it', most: 100 },
+  { part: 'escapes', label: 'Escapes', hint: '0 to 100: none', most: 100 },
+  { part: 'disease', label: 'Disease', hint: '0 to 100: healthy, little treated', most: 100 },
+  { part: 'discharge', label: 'Discharge', hint: '0 to 100: clean water leaves it', most: 100 },
+]
+export const partsOf = ({ origin }: Stock): readonly PartField[] => (origin === 'farmed' ? FARM : WILD)
+
+/** A number as it is typed: nothing, a number within its scale, or none of both. */
+export type TypedNumber = { readonly kind: 'none' } | { readonly kind: 'number'; readonly value: number } | { readonly kind: 'wrong' }
+export function readNumber(text: string, most: number): TypedNumber {
+  const trimmed = text.trim().replace(',', '.')
+  if (trimmed === '') return { kind: 'none' }
+  const value = Number(trimmed)
+  return Number.isFinite(value) && value >= 0 && value <= most ? { kind: 'number', value } : { kind: 'wrong' }
+}
+
+/** The stock with one part of its evidence set, or with nothing known of it. */
+export function setPart(stock: Stock, part: StockPart, value: number | undefined, year: number): Stock {
+  const { [part]: before, ...rest } = stock
+  return value === undefined ? rest : { ...rest, [part]: { value, year: before?.year ?? year } }
+}
+
+export function setYear(stock: Stock, part: StockPart, year: number | undefined): Stock {
+  const evidence = stock[part]
+  if (!evidence) return stock
+  return { ...stock, [part]: year === undefined ? { value: evidence.value } : { ...evidence, year } }
+}

@@ -1,0 +1,37 @@
+import type { YearOfDish } from '@tender-gill/contract'
+import { nameMonth } from '@tender-gill/core'
+import { joinWords } from '../dishWords.ts'
+
+interface Run {
+  readonly leader: string | null
+  /** Months, 1..12. */
+  readonly from: number
+  readonly to: number
+}
+
+/** Months one after another with the same leader; a run may go over the turn of the year. */
+export function listRuns(
+  months: readonly { readonly month: number; readonly leader: { readonly common: string } | null }[],
+): readonly Run[] {
+  const runs: Run[] = []
+  for (const { month, leader } of months) {
+    const last = runs.at(-1)
+    if (last && last.leader === (leader?.common ?? null)) runs[runs.length - 1] = { ...last, to: month }
+    else runs.push({ leader: leader?.common ?? null, from: month, to: month })
+  }
+  const [first, ...rest] = runs
+  const last = rest.at(-1)
+  return first && last && first.leader === last.leader ? [...rest.slice(0, -1), { ...last, to: first.to }] : runs
+}
+
+const describeRun = ({ leader, from, to }: Run): string =>
+  `${leader ?? 'nobody'} ${from === to ? `in ${nameMonth(from)}` : `from ${nameMonth(from)} to ${nameMonth(to)}`}`
+
+/** Who comes first when, as people say it. */
+export function describeYear({ months }: Pick<YearOfDish, 'months'>): string {
+  const runs = listRuns(months)
+  const [only] = runs
+  if (runs.length === 1) return only?.leader ? `${only.leader}, all the year round` : 'No fish can do it in any month'
+  const words = joinWords(runs.map(describeRun))
+  return `${words.charAt(0).toUpperCase()}${words.slice(1)}`
+}
