@@ -27,9 +27,23 @@ async function takeMonkfish(page: Page): Promise<void> {
   await page.waitForTimeout(3000)
 }
 
+/** A dish of the demo buys fresh from both waters, so that the year is counted. */
+async function nameWaters(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    const path = '/api/briefs/beer-battered-supper'
+    const { brief, choice, revision } = (await (await fetch(path)).json()) as { brief: object; choice: object | null; revision: number }
+    await fetch(path, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
+      body: JSON.stringify({ brief: { ...brief, state: 'fresh', waters: ['Marrow Sound', 'Outer Banks'] }, choice }),
+    })
+  })
+  await page.reload()
+  await page.waitForTimeout(9000)
+}
+
 const PICTURES: readonly Picture[] = [
   { name: 'home', path: '/' },
-  { name: 'brief', path: '/dishes/paprika-skewers/brief' },
   { name: 'line-up', path: '/dishes/paprika-skewers/line-up' },
   {
     name: 'line-up-reasons',
@@ -44,18 +58,19 @@ const PICTURES: readonly Picture[] = [
     path: '/fish/Dicentrarchus%20labrax?f=Dicentrarchus%20labrax~farmed~fresh~body~whole~12~kg~450~8&f=Gadus%20morhua~wild~fresh~body~fillet-skin-on~19~kg~~',
   },
   { name: 'book', path: '/book?firmness=high&fat=low&bones=low&method=grill' },
-  { name: 'book-shared-name', path: '/book?name=butterfish' },
   { name: 'species', path: '/book/Salmo%20salar' },
   {
     name: 'comparison',
     path: '/book/compare?fish=Lophius%20piscatorius&fish=Argyrosomus%20regius&fish=Gadus%20morhua&dish=paprika-skewers',
   },
   { name: 'house', path: '/house' },
+  { name: 'waters', path: '/market/waters?water=Marrow%20Sound' },
+  { name: 'stocks', path: '/market/stocks?stock=stock-2' },
   { name: 'swap-map', path: '/book/swaps?method=grill&fish=Lophius%20piscatorius' },
   { name: 'cover-card', path: '/cover-card' },
-  { name: 'species-phone', path: '/book/Tenualosa%20ilisha', phone: true },
   { name: 'line-up-phone', path: '/dishes/paprika-skewers/line-up', phone: true },
   { name: 'stand-ins-phone', path: '/dishes/beer-battered-supper/stand-ins', phone: true },
+  { name: 'year', path: '/dishes/beer-battered-supper/year', prepare: nameWaters },
   { name: 'missing', path: '/missing?fish=Lophius%20piscatorius&because=not-landed&there=Lophius%20budegassa~6', prepare: takeMonkfish },
 ]
 

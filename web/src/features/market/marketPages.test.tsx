@@ -33,6 +33,15 @@ describe('the waters', () => {
     await waitFor(() => expect(server.seasons()[0]?.landings[5]).toBe(3))
   })
 
+  it('keep what was painted by one who walks on at once', async () => {
+    const server = await openPage('/market/waters?water=Sound', MARKET)
+    const year = within(await screen.findByRole('region', { name: 'The year of Atlantic cod' }))
+    const landings = within(year.getByRole('group', { name: 'Landed, of the best month' }))
+    fireEvent.keyDown(landings.getByRole('slider', { name: 'May' }), { key: 'End' })
+    fireEvent.click(screen.getByRole('button', { name: 'Banks' }))
+    await waitFor(() => expect(server.seasons()[0]?.landings[4]).toBe(10))
+  })
+
   it('walk to another water, and take a fish’s year away with a way back', async () => {
     const server = await openPage('/market/waters', MARKET)
     fireEvent.click(await screen.findByRole('button', { name: 'Sound' }))

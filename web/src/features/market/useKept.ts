@@ -17,6 +17,7 @@ export function useKept<T>(stored: T, keep: (value: T) => Promise<boolean>): Kep
   const [typed, setTyped] = useState<{ readonly value: T } | null>(null)
   const [failed, setFailed] = useState(false)
   const keeper = useRef(keep)
+  const pending = useRef<{ readonly value: T } | null>(null)
   useEffect(() => {
     keeper.current = keep
   })
@@ -25,16 +26,26 @@ export function useKept<T>(stored: T, keep: (value: T) => Promise<boolean>): Kep
     const timer = setTimeout(() => {
       void keeper.current(typed.value).then((done) => {
         setFailed(!done)
-        if (done) setTyped((now) => (now === typed ? null : now))
+        if (!done) return
+        if (pending.current === typed) pending.current = null
+        setTyped((now) => (now === typed ? null : now))
       })
     }, REST_MS)
     return () => clearTimeout(timer)
   }, [typed])
+  // Whoever walks away before it came to rest has it kept all the same.
+  useEffect(
+    () => () => {
+      if (pending.current) void keeper.current(pending.current.value)
+    },
+    [],
+  )
   return {
     value: typed ? typed.value : stored,
     change: (value) => {
       setFailed(false)
-      setTyped({ value })
+      pending.current = { value }
+      setTyped(pending.current)
     },
     state: failed ? 'failed' : typed ? 'typed' : 'kept',
   }

@@ -35,15 +35,15 @@ interface Props {
 export default function YearChart({ year, month }: Props) {
   const rows = year.months.map(({ month: at, shares }) => ({
     name: nameMonth(at).slice(0, 3),
-    ...Object.fromEntries(year.fish.map(({ common }, i) => [common, Math.round(100 * (shares[i] ?? 0))])),
+    ...Object.fromEntries(year.fish.map(({ common }, i) => [common, 100 * (shares[i] ?? 0)])),
   }))
   return (
     <ResponsiveContainer width="100%" height={300} minWidth={0}>
       <BarChart data={rows} barCategoryGap={2} margin={{ left: 0, right: 8, top: 8, bottom: 0 }} accessibilityLayer={false}>
         <BandPatterns />
         <XAxis dataKey="name" tickLine={false} />
-        <YAxis domain={[0, 100]} width={36} tickLine={false} />
-        <Tooltip isAnimationActive={false} cursor={{ fill: INK.slab }} />
+        <YAxis domain={[0, 100]} ticks={[0, 25, 50, 75, 100]} allowDataOverflow width={36} tickLine={false} />
+        <Tooltip formatter={(share) => Math.round(Number(share))} isAnimationActive={false} cursor={{ fill: INK.slab }} />
         {year.fish.map(({ species, common }, i) => (
           <Bar
             key={species}
