@@ -42,3 +42,7 @@ export function setYear(stock: Stock, part: StockPart, year: number | undefined)
   if (!evidence) return stock
   return { ...stock, [part]: year === undefined ? { value: evidence.value } : { ...evidence, year } }
 }
+
+/** Where a stock lives and how it is caught. */
+export const describePlace = ({ origin, water, gear }: Stock): string =>
+  origin === 'farmed' ? 'farmed' : [water ?? 'any water', ...(gear ? [`by ${gear}`] : [])].join(', ')

@@ -1,0 +1,132 @@
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Paper from '@mui/material/Paper'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import type { Stock, StockRecord } from '@tender-gill/contract'
+import { computeStockStanding } from '@tender-gill/core'
+import { useState } from 'react'
+import { useRemoveStockMutation, useSaveStockMutation } from '../../api/api.ts'
+import { Shoal } from '../../drawings/Shoal.tsx'
+import { HEADING } from '../../theme.ts'
+import { ofHundred } from '../dishWords.ts'
+import { describePlace, partsOf, readNumber, setPart, setYear, type PartField } from './stockForm.ts'
+import { useKept } from './useKept.ts'
+
+const OLDEST_YEAR = 1950
+
+interface PartProps {
+  readonly stock: Stock
+  readonly field: PartField
+  readonly year: number
+  readonly onChange: (stock: Stock) => void
+}
+
+/** One part of the evidence, with the year it is from; emptied, nothing is known of it. */
+function PartInput({ stock, field: { part, label, hint, most }, year, onChange }: PartProps) {
+  const evidence = stock[part]
+  const [typed, setTyped] = useState<{ readonly value: string; readonly year: string }>({
+    value: evidence ? String(evidence.value) : '',
+    year: evidence?.year === undefined ? '' : String(evidence.year),
+  })
+  const value = readNumber(typed.value, most)
+  const from = readNumber(typed.year, year)
+  const wrongYear = from.kind === 'wrong' || (from.kind === 'number' && (from.value < OLDEST_YEAR || !Number.isInteger(from.value)))
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 96px', gap: 1, alignItems: 'start' }}>
+      <TextField
+        size="small"
+        label={label}
+        value={typed.value}
+        error={value.kind === 'wrong'}
+        helperText={value.kind === 'wrong' ? `a number from 0 to ${most}` : hint}
+        onChange={({ target }) => {
+          setTyped({ ...typed, value: target.value })
+          const next = readNumber(target.value, most)
+          if (next.kind !== 'wrong') onChange(setPart(stock, part, next.kind === 'number' ? next.value : undefined, year))
+        }}
+        slotProps={{ htmlInput: { inputMode: 'decimal' }, inputLabel: { shrink: true } }}
+      />
+      <TextField
+        size="small"
+        label="of year"
+        value={typed.year}
+        error={wrongYear}
+        helperText={wrongYear ? 'a year past' : undefined}
+        disabled={!evidence}
+        onChange={({ target }) => {
+          setTyped({ ...typed, year: target.value })
+          const next = readNumber(target.value, year)
+          if (next.kind === 'none') onChange(setYear(stock, part, undefined))
+          if (next.kind === 'number' && next.value >= OLDEST_YEAR && Number.isInteger(next.value))
+            onChange(setYear(stock, part, next.value))
+        }}
+        slotProps={{ htmlInput: { inputMode: 'numeric', 'aria-label': `${label}, of year` }, inputLabel: { shrink: true } }}
+      />
+    </Box>
+  )
+}
+
+interface EvidenceProps {
+  readonly record: StockRecord
+  readonly name: string
+  readonly year: number
+  readonly onGone: (record: StockRecord) => void
+}
+
+/** The evidence on one stock, its standing and what that rests on; kept as it is typed. */
+export function Evidence({ record, name, year, onGone }: EvidenceProps) {
+  const [save] = useSaveStockMutation()
+  const [remove] = useRemoveStockMutation()
+  const { value, change, state } = useKept<Stock>(record.stock, async (stock) => {
+    const { data } = await save({ id: record.id, revision: record.revision, input: { stock } })
+    return data !== undefined
+  })
+  const standing = computeStockStanding(value, year)
+  return (
+    <Paper component="section" aria-label={`Evidence on ${name}`} sx={{ p: 2 }}>
+      <Typography variant="h1" component="h2">
+        {name}
+      </Typography>
+      <Typography color="text.secondary">{describePlace(value)}</Typography>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, my: 1.5, flexWrap: 'wrap' }} aria-live="polite">
+        <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 44, lineHeight: 1 }}>{standing.typical.toFixed(0)}</Box>
+        <Box>
+          <Shoal standing={standing} weakest={standing.weakest} />
+          <Typography variant="body2">
+            {standing.low.toFixed(0)} to {standing.high.toFixed(0)} of 100; weakest: {standing.weakest}; {ofHundred(standing.confidence)} of
+            100 of the weight rests on evidence of the last five years
+          </Typography>
+        </Box>
+      </Box>
+      {standing.spent && <Alert severity="warning">Under 0.3 of its target: it is left alone, whatever the floor.</Alert>}
+      <Box sx={{ display: 'grid', gap: 2, maxWidth: 520, mt: 1 }}>
+        {partsOf(value).map((field) => (
+          <PartInput key={field.part} stock={value} field={field} year={year} onChange={change} />
+        ))}
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1, mt: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Button size="small" onClick={() => void remove(record).then(({ data }) => data && onGone(data))}>
+          Take this evidence away
+        </Button>
+        <Typography variant="body2" role="status" color="text.secondary">
+          {state === 'kept'
+            ? 'Kept.'
+            : state === 'typed'
+              ? 'Keeping ...'
+              : 'Not kept: something of it must be known, or the server is away.'}
+        </Typography>
+      </Box>
+      <Box component="details" sx={{ mt: 2 }}>
+        <summary>How it is worked out</summary>
+        <Typography variant="body2" sx={{ mt: 1, maxWidth: 640 }}>
+          How much is left counts 0 at 0.3 of its target and 100 on target; fishing pressure 100 up to 0.8 of its reference and 0 at 1.6.
+          The parts are joined by a weighted geometric mean (3, 3, 2, 2; for farms 3, 2, 2, 3), so that one bad part is not bought back by
+          good ones. A part of which nothing is known counts 35, somewhere from 10 to 70, and is never left out; evidence over five years
+          old is spread by 20 either way. Your local authority’s advice comes first.
+        </Typography>
+      </Box>
+    </Paper>
+  )
+}

@@ -1,0 +1,95 @@
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Paper from '@mui/material/Paper'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import type { Season, SeasonRecord } from '@tender-gill/contract'
+import { useState } from 'react'
+import { useRemoveSeasonMutation, useSaveSeasonMutation } from '../../api/api.ts'
+import { describeTide } from '../../drawings/Tide.tsx'
+import { useKept } from './useKept.ts'
+import { shiftHalfYear } from './yearEdit.ts'
+import { YearPainter } from './YearPainter.tsx'
+
+/** The closed times of a year, as months and days. */
+function Closures({ season, onChange }: { readonly season: Season; readonly onChange: (season: Season) => void }) {
+  const closures = season.closures ?? []
+  const set = (next: NonNullable<Season['closures']>) => onChange({ ...season, closures: next })
+  // A closure is months and days; the year in the field is any that has a 29 February.
+  const field = (at: number, end: 'from' | 'to') => (
+    <TextField
+      size="small"
+      type="date"
+      label={end === 'from' ? 'Closed from' : 'to'}
+      value={`2024-${closures[at]?.[end] ?? '01-01'}`}
+      onChange={({ target }) => target.value && set(closures.map((one, i) => (i === at ? { ...one, [end]: target.value.slice(5) } : one)))}
+      slotProps={{ inputLabel: { shrink: true } }}
+    />
+  )
+  return (
+    <Box sx={{ display: 'grid', gap: 1 }}>
+      {closures.map((_, at) => (
+        <Box key={at} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+          {field(at, 'from')}
+          {field(at, 'to')}
+          <Button size="small" onClick={() => set(closures.filter((_one, i) => i !== at))}>
+            Take it out
+          </Button>
+        </Box>
+      ))}
+      <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => set([...closures, { from: '02-01', to: '03-31' }])}>
+        Add a closed time
+      </Button>
+    </Box>
+  )
+}
+
+interface YearProps {
+  readonly record: SeasonRecord
+  readonly name: string
+  readonly month: number
+  readonly onGone: (record: SeasonRecord) => void
+}
+
+/** One fish's year in one water, painted and kept. */
+export function Year({ record, name, month, onGone }: YearProps) {
+  const [save] = useSaveSeasonMutation()
+  const [remove] = useRemoveSeasonMutation()
+  const [opened] = useState(record.season)
+  const { value, change, state } = useKept<Season>(record.season, async (season) => {
+    const { data } = await save({ id: record.id, revision: record.revision, input: { season } })
+    return data !== undefined
+  })
+  return (
+    <Paper component="section" aria-label={`The year of ${name}`} sx={{ p: 2 }}>
+      <Typography variant="h1" component="h2">
+        {name}
+      </Typography>
+      <Typography color="text.secondary">{describeTide(value, month)}</Typography>
+      <YearPainter season={value} curve="landings" label="Landed, of the best month" now={month - 1} onChange={change} />
+      <YearPainter season={value} curve="condition" label="Condition of the flesh" now={month - 1} onChange={change} />
+      <Closures season={value} onChange={change} />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5, alignItems: 'center' }}>
+        <Button size="small" onClick={() => change(opened)}>
+          As it was
+        </Button>
+        <Button size="small" onClick={() => change(shiftHalfYear(value))}>
+          Shift by six months
+        </Button>
+        <Button size="small" onClick={() => void remove(record).then(({ data }) => data && onGone(data))}>
+          Take this year away
+        </Button>
+        <Typography variant="body2" role="status" color="text.secondary">
+          {state === 'kept'
+            ? 'Kept.'
+            : state === 'typed'
+              ? 'Keeping ...'
+              : 'Not kept: it was changed elsewhere, or the server is away. Paint again to retry.'}
+        </Typography>
+      </Box>
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+        A year shifted by six months is a guess for southern waters: check it month by month.
+      </Typography>
+    </Paper>
+  )
+}
