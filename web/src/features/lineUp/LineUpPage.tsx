@@ -169,7 +169,7 @@ const Board = memo(function Board({ dish, lineUp, able, sharesReady, study, all,
             ml: { xs: -0.5, md: 'auto' },
             display: 'flex',
             flexWrap: 'wrap',
-            columnGap: { xs: 0, md: 1 },
+            columnGap: { xs: 0, md: 0.25 },
             '& a': { whiteSpace: 'nowrap', px: { xs: 0.75, md: 0.6 } },
           }}
         >
