@@ -49,6 +49,15 @@ describe('assigning rungs to dishes', () => {
     )
   })
 
+  it('leaves a small supply to the dish worth most where nobody would lose by going without, in whatever order they come', () => {
+    const cod = { species: 'cod', needG: 10 }
+    const hake = { species: 'hake', needG: 10 }
+    const dishes = [4, 40].map((covers) => [cod, hake].map((option) => ({ ...option, worth: covers * 90 })))
+    const supply = new Map([['cod', 10]])
+    expect(assignRungs(dishes, supply).taken).toEqual([1, 0])
+    expect(assignRungs([...dishes].reverse(), supply).taken).toEqual([0, 1])
+  })
+
   it('gives every dish its best where all is plentiful', () => {
     fc.assert(
       fc.property(dishesArbitrary, (dishes) => {

@@ -38,6 +38,7 @@ function toTurn(options: readonly RungOption[], dish: number): Turn {
   return { dish, options: sorted, best, next, gain: (best?.worth ?? 0) - next }
 }
 
+const stake = ({ best }: Turn): number => best?.worth ?? 0
 const perGram = ({ gain, best }: Turn): number => gain / Math.max(TINY, best?.needG ?? 0)
 
 /**
@@ -62,11 +63,12 @@ function boundRest(turns: readonly Turn[], undecided: ReadonlySet<Turn>, left: R
 
 /**
  * Gives each dish one of its options, or none, so that the worth of all together is greatest and no supply is overdrawn: a generalised
- * assignment, exact by branch and bound. Of answers of one worth the first found is kept: earlier options, dishes with most to lose first.
+ * assignment, exact by branch and bound. Of answers of one worth the first found is kept: earlier options, dishes with
+ * most to lose first, and of these the one worth most.
  * @param dishes options of each dish, nearest first   @param supplyG what there is of a species, g; a species not named is plentiful
  */
 export function assignRungs(dishes: readonly (readonly RungOption[])[], supplyG: ReadonlyMap<string, number>): RungAssignment {
-  const turns = dishes.map(toTurn).sort((a, b) => b.gain - a.gain || a.dish - b.dish)
+  const turns = dishes.map(toTurn).sort((a, b) => b.gain - a.gain || stake(b) - stake(a) || a.dish - b.dish)
   const byGram = [...turns].sort((a, b) => perGram(b) - perGram(a))
   const undecided = new Set(turns)
   const left = new Map(supplyG)

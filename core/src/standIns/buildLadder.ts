@@ -7,7 +7,7 @@ import { chooseLadder } from './chooseLadder.ts'
 import { describeStandIn } from './describeStandIns.ts'
 import { computeThereShare, findCauses, type Cause } from './findCauses.ts'
 import { sameSpeciesWillDo } from './qualify.ts'
-import { byStandIn, type ScoredEntry } from './scoreEntries.ts'
+import { byStandIn, compareTrouble, type ScoredEntry } from './scoreEntries.ts'
 
 export interface Ladder {
   readonly rungs: Rung[]
@@ -29,22 +29,24 @@ function findShared(causes: readonly Cause[], above: readonly { common: string; 
 }
 
 /**
- * Up to four rungs out of the best that fit, in order of stand-in score, chosen so that they do not all fail together. Another offer of the
- * missing fish goes first where the reason allows it.
+ * Up to four rungs out of the best that fit, in order of stand-in score, chosen so that they do not all fail together; one a species, by the
+ * offer that serves the ladder best. Other offers of the missing fish go first, and may be several, where the reason allows them.
  */
 export function buildLadder(scored: readonly ScoredEntry[], missing: Entry, because: MissingReason | null, board: Board): Ladder {
   const { species } = missing.candidate.offer
   const own = (item: ScoredEntry) => sameSpeciesWillDo(because) && item.entry.candidate.offer.species === species
-  const fit = scored.filter(({ entry }) => entry.fit.fit >= LADDER.leastFit)
-  const ordered = [...fit].sort((a, b) => Number(own(b)) - Number(own(a)) || byStandIn(a, b)).slice(0, LADDER.among)
-  const candidates = ordered.map((item) => ({
-    item,
-    common: item.entry.candidate.offer.common,
-    standIn: item.standIn,
-    causes: findCauses(item.entry.candidate),
-  }))
-  const firstFixed = candidates[0] !== undefined && own(candidates[0].item)
-  const { chosen, atLeastOne, expected } = chooseLadder(candidates, LADDER.rungs, { firstFixed })
+  const lessTrouble = compareTrouble(missing)
+  const candidates = scored
+    .filter(({ entry }) => entry.fit.fit >= LADDER.leastFit)
+    .sort((a, b) => Number(own(b)) - Number(own(a)) || b.standIn - a.standIn || lessTrouble(a, b) || byStandIn(a, b))
+    .slice(0, LADDER.among)
+    .map((item) => {
+      const { offer } = item.entry.candidate
+      const causes = findCauses(item.entry.candidate)
+      return { item, common: offer.common, standIn: item.standIn, causes, group: own(item) ? offer.id : offer.species }
+    })
+  const firstAmong = candidates.filter(({ item }) => own(item)).length
+  const { chosen, atLeastOne, expected } = chooseLadder(candidates, LADDER.rungs, { firstAmong })
   const taken = chosen.flatMap((index) => candidates[index] ?? [])
   const rungs = taken.map(({ item, causes }, i): Rung => ({
     ...describeStandIn(item, board),

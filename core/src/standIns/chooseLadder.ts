@@ -4,6 +4,8 @@ import type { Cause } from './findCauses.ts'
 export interface RungCandidate {
   readonly standIn: number
   readonly causes: readonly Cause[]
+  /** Candidates of one group are one rung to a cook, so at most one of them is chosen: a species, whoever sells it and however. */
+  readonly group: string
 }
 
 export interface LadderChoice {
@@ -27,6 +29,7 @@ interface Term {
 interface IndexedRung {
   readonly standIn: number
   readonly causes: readonly number[]
+  readonly group: string
 }
 
 function joinTerm({ sign, mask, chance }: Term, causes: readonly number[], holds: Float64Array): Term {
@@ -45,14 +48,17 @@ function joinTerm({ sign, mask, chance }: Term, causes: readonly number[], holds
 /**
  * Chooses up to `rungs` candidates, in their order, that maximise E = sum over k of P(the rungs before k fail and k is there) x standIn_k,
  * with P exact by inclusion and exclusion over shared causes. Exact over the candidates given: branch and bound, where what is still to come
- * can be worth no more than the best score left times the chance that nothing chosen is there.
- * @param candidates best stand-in first   @param firstFixed whether the first candidate is the first rung, whatever it does for the rest
+ * can be worth no more than the best score left times the chance that nothing chosen is there. As it is the most over every allowed set, one
+ * candidate more never lowers it.
+ * @param candidates best stand-in first; of equals the one to be preferred first
+ * @param firstAmong how many of the first candidates the first rung must be one of, whatever it does for the rest; 0 for any
  */
-export function chooseLadder(candidates: readonly RungCandidate[], rungs: number, { firstFixed = false } = {}): LadderChoice {
+export function chooseLadder(candidates: readonly RungCandidate[], rungs: number, { firstAmong = 0 } = {}): LadderChoice {
   const names = [...new Set(candidates.flatMap(({ causes }) => causes.map(({ name }) => name)))]
   const holds = new Float64Array(names.length)
-  const indexed: readonly IndexedRung[] = candidates.map(({ standIn, causes }) => ({
+  const indexed: readonly IndexedRung[] = candidates.map(({ standIn, causes, group }) => ({
     standIn,
+    group,
     causes: causes.map(({ name, chance }) => {
       const index = names.indexOf(name)
       holds[index] = 1 - chance
@@ -67,11 +73,12 @@ export function chooseLadder(candidates: readonly RungCandidate[], rungs: number
   const descend = (from: number, terms: readonly Term[], soFar: LadderChoice): void => {
     if (soFar.expected > best.expected + 1e-12) best = soFar
     if (soFar.chosen.length === rungs) return
-    const last = firstFixed && soFar.chosen.length === 0 ? Math.min(1, indexed.length) : indexed.length
+    const last = firstAmong > 0 && soFar.chosen.length === 0 ? Math.min(firstAmong, indexed.length) : indexed.length
     for (let i = from; i < last; i += 1) {
       const rung = indexed[i]
       const most = soFar.expected + (1 - soFar.atLeastOne) * (bestFrom[i] ?? 0)
       if (!rung || most <= best.expected + 1e-12) return
+      if (soFar.chosen.some((index) => indexed[index]?.group === rung.group)) continue
       const joined = terms.map((term) => joinTerm(term, rung.causes, holds))
       const first = joined.reduce((sum, { sign, chance }) => sum - sign * chance, 0)
       descend(i + 1, [...terms, ...joined], {

@@ -15,8 +15,8 @@ import { ENGINE_VERSION, LADDER } from '../tables/constants.ts'
 import { buildLadder } from './buildLadder.ts'
 import { describeMissing, describeStandIn } from './describeStandIns.ts'
 import { findTempting } from './findTempting.ts'
-import { qualify, sameSpeciesWillDo } from './qualify.ts'
-import { bestOfSpecies, pickForLadder, scoreEntries } from './scoreEntries.ts'
+import { qualify } from './qualify.ts'
+import { bestOfSpecies, scoreEntries } from './scoreEntries.ts'
 
 const splitRequest = (
   request: StandInsRequest,
@@ -90,7 +90,7 @@ function assemble(board: Board, missing: Entry, because: MissingReason | null, {
   const { entries, dropped } = qualify(passing, missing, because, board)
   const scored = scoreEntries(entries, missing, board)
   const order = bestOfSpecies(scored)
-  const ladder = buildLadder(sameSpeciesWillDo(because) ? scored : pickForLadder(scored, missing), missing, because, board)
+  const ladder = buildLadder(scored, missing, because, board)
   const others = board.considered.filter(({ candidate }) => candidate.offer.species !== offer.species)
   const leftOut: LeftOutFish[] = [...listLeftOut(board, others)]
   const gated = leftOut.flatMap(({ offerId }) => others.find(({ candidate }) => candidate.offer.id === offerId) ?? [])

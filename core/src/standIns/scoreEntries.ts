@@ -44,19 +44,10 @@ export function bestOfSpecies(scored: readonly ScoredEntry[]): readonly ScoredEn
   return [...best.values()]
 }
 
-/** Offers of one species this close in score are the same to a cook; the one bought as the missing fish was is less trouble. */
-const SAME_TO_A_COOK = 1
-
-/** One offer a species for the ladder: near ties go to the state and origin of the missing fish. */
-export function pickForLadder(scored: readonly ScoredEntry[], missing: Entry): readonly ScoredEntry[] {
+/** Of equals, the one bought as the missing fish was is less trouble: in its state first, then of its origin. */
+export function compareTrouble(missing: Entry): (a: ScoredEntry, b: ScoredEntry) => number {
   const { state, origin } = missing.candidate.offer
   const trouble = ({ entry: { candidate } }: ScoredEntry) =>
     Number(candidate.offer.state !== state) * 2 + Number(candidate.offer.origin !== origin)
-  return bestOfSpecies(scored).map((best) => {
-    const { species } = best.entry.candidate.offer
-    const near = scored.filter(
-      ({ entry, standIn }) => entry.candidate.offer.species === species && standIn >= best.standIn - SAME_TO_A_COOK,
-    )
-    return near.sort((a, b) => trouble(a) - trouble(b) || byStandIn(a, b))[0] ?? best
-  })
+  return (a, b) => trouble(a) - trouble(b)
 }

@@ -98,6 +98,31 @@ describe('the ladder over a whole pool', () => {
     expect(expected.get(2 ** names.length - 1)).toBeGreaterThan(expected.get(1) ?? 100)
   })
 
+  it('never stands lower for one more offer of any fish, several of them of one species, and names a species once', () => {
+    const absent = buildOffer('Piscis absens')
+    const offers = [
+      buildOffer('Piscis unus'),
+      buildOffer('Piscis unus', { origin: 'farmed' }),
+      buildOffer('Piscis unus', { state: 'frozen', flesh: { cohesion: 5.4 } }),
+      buildOffer('Piscis duo', { flesh: { firmness: 5.5 } }),
+      buildOffer('Piscis duo', { state: 'frozen', flesh: { firmness: 5.4 } }),
+      buildOffer('Piscis tres', { origin: 'farmed', flesh: { firmness: 5.2 } }),
+      buildOffer('Piscis tres', { water: 'fresh' }),
+    ]
+    const expected = Array.from({ length: 2 ** offers.length }, (_, bits) => {
+      const sold = offers.filter((_offer, i) => bits & (1 << i))
+      const { ladder, expectedStandIn } = must(
+        findStandIns({ ...buildBrief(), missing: 'Piscis absens' }, buildSheet(absent, ...sold), { today: TODAY }),
+      )
+      expect(new Set(ladder.map(({ species }) => species)).size).toBe(ladder.length)
+      return expectedStandIn
+    })
+    expected.forEach((standing, bits) => {
+      for (let i = 0; i < offers.length; i += 1) if (!(bits & (1 << i))) expect(expected[bits | (1 << i)]).toBeGreaterThanOrEqual(standing)
+    })
+    expect(expected.at(-1)).toBeGreaterThan(expected[1] ?? 100)
+  })
+
   it('says what each rung hangs on together with those above it', () => {
     const { ladder } = answerOf(names)
     ladder.forEach(({ shares, failsWith }, i) => {
@@ -159,24 +184,31 @@ const rungsArbitrary = fc
     fc.record({
       standIn: fc.integer({ min: 50, max: 100 }),
       names: fc.uniqueArray(fc.constantFrom('boat', 'farm', 'van', 'month'), { minLength: 1 }),
+      group: fc.constantFrom('cod', 'hake', 'ling', 'pollack', 'saithe'),
     }),
-    { minLength: 1, maxLength: 6 },
+    { minLength: 1, maxLength: 7 },
   )
   .map((rows) =>
     rows
-      .map(({ standIn, names }): RungCandidate => ({
+      .map(({ standIn, names, group }): RungCandidate => ({
         standIn,
+        group,
         causes: names.map((name) => cause(name, { boat: 0.3, farm: 0.04, van: 0.1, month: 0.2 }[name] ?? 0)),
       }))
       .sort((a, b) => b.standIn - a.standIn),
   )
 
+const oneEach = (set: readonly RungCandidate[]) => new Set(set.map(({ group }) => group)).size === set.length
+
 describe('chooseLadder', () => {
-  it('finds the best set of at most three rungs, as trying every set does', () => {
+  it('finds the best set of at most three rungs, one of a group, as trying every set does', () => {
     fc.assert(
-      fc.property(rungsArbitrary, (rungs) => {
-        const best = Math.max(...subsets(rungs.length, 3).map((set) => expectedByEnumeration(set.flatMap((i) => rungs[i] ?? [])).expected))
-        const { expected, chosen, atLeastOne } = chooseLadder(rungs, 3)
+      fc.property(rungsArbitrary, fc.nat(2), (rungs, firstAmong) => {
+        const allowed = subsets(rungs.length, 3).filter(([first = 0]) => firstAmong === 0 || first < firstAmong)
+        const sets = allowed.map((set) => set.flatMap((i) => rungs[i] ?? [])).filter(oneEach)
+        const best = Math.max(...sets.map((set) => expectedByEnumeration(set).expected))
+        const { expected, chosen, atLeastOne } = chooseLadder(rungs, 3, { firstAmong })
+        expect(oneEach(chosen.flatMap((i) => rungs[i] ?? []))).toBe(true)
         const own = expectedByEnumeration(chosen.flatMap((i) => rungs[i] ?? []))
         expect(expected).toBeCloseTo(best, 9)
         expect(expected).toBeCloseTo(own.expected, 9)
@@ -197,9 +229,9 @@ describe('chooseLadder', () => {
 
   it('prefers a farmed fish of 80 over a second of 84 from the same boat', () => {
     const rungs = [
-      { standIn: 90, causes: [cause('boat', 0.3)] },
-      { standIn: 84, causes: [cause('boat', 0.3)] },
-      { standIn: 80, causes: [cause('farm', 0.04)] },
+      { standIn: 90, group: 'a', causes: [cause('boat', 0.3)] },
+      { standIn: 84, group: 'b', causes: [cause('boat', 0.3)] },
+      { standIn: 80, group: 'c', causes: [cause('farm', 0.04)] },
     ]
     expect(chooseLadder(rungs, 2).chosen).toEqual([0, 2])
   })
