@@ -54,12 +54,12 @@ export function computeFit(candidate: Candidate, brief: NormalisedBrief, { asks 
   let logs = 0
   let missSum = 0
   let rangeMissSum = 0
-  for (const [i, { pull, desirability, miss, value }] of readings.entries()) {
+  readings.forEach(({ pull, desirability, miss, value }, i) => {
     const missOf = asks[i]?.missOf
     if (missOf && value) rangeMissSum += pull * (missOf(value.low) + missOf(value.high))
     pulls += pull
     if (desirability < 1) logs += pull * Math.log(desirability)
     missSum += pull * miss
-  }
+  })
   return { fit: pulls > 0 ? 100 * Math.exp(logs / pulls) : 100, missSum, rangeMissSum, readings }
 }
