@@ -21,6 +21,14 @@ module.exports = {
       { path: own('catalogue|server|cli|e2e') },
       'the browser gets its offers from the server',
     ),
+    forbid('names-know-contract-only', own('names'), { path: own('core|catalogue|server|web|cli|e2e|simulator') }),
+    forbid(
+      'simulator-stands-alone',
+      own('simulator'),
+      { path: own('contract|core|catalogue|names|server|web|cli|e2e') },
+      'an outside service',
+    ),
+    forbid('nobody-knows-the-simulator', own('contract|core|catalogue|names|server|web|cli'), { path: own('simulator') }),
     forbid('server-knows-no-face', own('server'), { path: own('web|cli|e2e') }),
     forbid('cli-needs-no-server', own('cli'), { path: own('server|web|e2e') }),
     forbid(

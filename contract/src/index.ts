@@ -70,4 +70,26 @@ export {
 export { SourceOffer, SourceSpecies, type Triple } from './sourceSpecies.ts'
 export { Composition, MeasuredRow, SpeciesSheet } from './species.ts'
 export { Change, MissingFish, Rung, SharedCauses, StandIn, StandIns, SwapFish, SwapLink, SwapMap, Tempting } from './standIns.ts'
+export {
+  BadRow,
+  FEED_STATES,
+  FeedState,
+  LIST_FIELDS,
+  LIST_SOURCES,
+  ListReading,
+  Merchant,
+  MerchantInput,
+  MerchantRecord,
+  OpenName,
+  PriceList,
+  PriceListDetail,
+  PriceListInput,
+  PriceListReport,
+  Rate,
+  RateInput,
+  RateRecord,
+  SettledName,
+  SettledNames,
+  type ListField,
+} from './merchants.ts'
 export { MonthOfDish, YearOfDish } from './year.ts'

@@ -16,7 +16,10 @@ export const Price = closed({
   price: Type.Number({ exclusiveMinimum: 0, maximum: 100_000 }),
   currency: Currency,
   unit: oneOf(PRICE_UNITS),
-  eachG: Type.Optional(Type.Number({ minimum: 1, maximum: 500_000, description: 'Weight of one piece, g; needed when the unit is each.' })),
+  eachG: Type.Optional(
+    Type.Number({ minimum: 1, maximum: 500_000, description: 'Weight of one piece or one box, g; needed when the unit is each or box.' }),
+  ),
+  minimumKg: Type.Optional(Type.Number({ minimum: 0, maximum: 100_000, description: 'Least that is sold, kg.' })),
   glaze: Type.Optional(Type.Number({ minimum: 0, maximum: 0.5, description: 'Share of the weight that is ice.' })),
 })
 export type Price = Static<typeof Price>

@@ -4,6 +4,18 @@ import { CoverCard } from './coverCard.ts'
 import { Brief, StandInsRequest } from './brief.ts'
 import { Decision, DecisionDetail, DecisionInput, DecisionRerun } from './decisions.ts'
 import { LineUp } from './lineUp.ts'
+import {
+  FeedState,
+  MerchantInput,
+  MerchantRecord,
+  PriceList,
+  PriceListDetail,
+  PriceListInput,
+  PriceListReport,
+  RateInput,
+  RateRecord,
+  SettledNames,
+} from './merchants.ts'
 import { OfferSheet } from './offer.ts'
 import { ProblemDetails } from './problems.ts'
 import {
@@ -70,6 +82,16 @@ const named = {
   StockRecord,
   LeaningsInput,
   LeaningsRecord,
+  MerchantInput,
+  MerchantRecord,
+  RateInput,
+  RateRecord,
+  PriceList,
+  PriceListInput,
+  PriceListDetail,
+  PriceListReport,
+  SettledNames,
+  FeedState,
   Kitchen,
   KitchenSwitch,
   ProblemDetails,
@@ -150,6 +172,26 @@ export const buildOpenApi = (version: string) => ({
     ...recordPaths('prices', PriceInput, PriceRecord, 'price'),
     ...recordPaths('seasons', SeasonInput, SeasonRecord, 'year of a fish in one water'),
     ...recordPaths('stocks', StockInput, StockRecord, 'evidence on a stock'),
+    ...recordPaths('merchants', MerchantInput, MerchantRecord, 'merchant'),
+    ...recordPaths('rates', RateInput, RateRecord, 'rate of a currency'),
+    '/api/price-lists': {
+      get: operation({ summary: 'Merchants’ lists that count, the newest first', answer: listOf(PriceList) }),
+      post: operation({ summary: 'Look at a merchant’s list, or keep it', body: PriceListInput, answer: refTo(PriceListReport) }),
+    },
+    '/api/price-lists/{id}': {
+      get: operation({ summary: 'A list with its rows', answer: refTo(PriceListDetail), parameters: [id] }),
+    },
+    '/api/price-lists/{id}/undo': { post: operation({ summary: 'Take a list back', answer: refTo(PriceList), parameters: [id] }) },
+    '/api/price-lists/{id}/restore': { post: operation({ summary: 'Put a list back', answer: refTo(PriceList), parameters: [id] }) },
+    '/api/settled-names': {
+      get: operation({ summary: 'What names on lists stand for here', answer: { type: 'array' } }),
+      post: operation({
+        summary: 'Settle names; lists on which they wait are read again',
+        body: SettledNames,
+        answer: { type: 'object' },
+      }),
+    },
+    '/api/feeds': { get: operation({ summary: 'How the merchants’ feeds stand', answer: listOf(FeedState) }) },
     '/api/decisions': {
       get: operation({ summary: 'Decisions of the kitchen, or of one dish', answer: listOf(Decision), parameters: [briefQuery] }),
       post: operation({ summary: 'Keep a decision with the line-up behind it', body: DecisionInput, answer: refTo(Decision), status: 201 }),

@@ -176,7 +176,7 @@ export type OffFlavour = (typeof OFF_FLAVOURS)[number]
 
 export const BONE_CUTS = ['whole', 'steak', 'fillet', 'fillet-pinned', 'mince'] as const
 export type BoneCut = (typeof BONE_CUTS)[number]
-export const PRICE_UNITS = ['kg', 'lb', 'each'] as const
+export const PRICE_UNITS = ['kg', 'lb', 'each', 'box'] as const
 export type PriceUnit = (typeof PRICE_UNITS)[number]
 export const MISSING_REASONS = ['not-landed', 'looked-bad', 'too-dear', 'stock', 'allergy', 'wrong-size', 'unsafe'] as const
 export type MissingReason = (typeof MISSING_REASONS)[number]

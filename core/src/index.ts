@@ -22,7 +22,7 @@ export { answerFishFirst } from './fishFirst/index.ts'
 export { computeFit, createScoring, type Fit, type Scoring } from './fit/index.ts'
 export { applyOpenings } from './gates/index.ts'
 export { byFit, countRows, createBoard, rankBoard, rankLineUp, stepBoard, type Board, type Entry } from './lineUp/index.ts'
-export { applyMarket, computePerKg, computeStockStanding, isClosed, midMonth, resolveSeason } from './market/index.ts'
+export { applyMarket, computeStockStanding, isClosed, midMonth, resolveSeason } from './market/index.ts'
 export { findCautions, findRawRefusal, hasVulnerable, isServedRaw, listSafetyNotes } from './safety/index.ts'
 export { type KeptDish, type KeptDishes } from './kept/index.ts'
 export { findStandIns, mapSwaps } from './standIns/index.ts'
@@ -36,3 +36,13 @@ export { answerPot, listRoles, planPot, type Role } from './pot/index.ts'
 export { findEfficient, type Worth } from './efficient/index.ts'
 export { compareLineUps } from './decisions/index.ts'
 export { findYearOfDish, stepYearOfDish } from './year/index.ts'
+export {
+  computePerKg,
+  convertQuotes,
+  estimatePrice,
+  findGroupMove,
+  type GroupMove,
+  type PriceEstimate,
+  type PriceQuote,
+} from './prices/index.ts'
+export { addDays, toDayNumber, toIsoDate, weekdayOf } from './calendar/index.ts'

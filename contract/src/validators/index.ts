@@ -6,6 +6,7 @@ import { Brief, StandInsRequest } from '../brief.ts'
 import { CoverCard } from '../coverCard.ts'
 import { DecisionDetail, DecisionInput, DecisionRerun } from '../decisions.ts'
 import { LineUp } from '../lineUp.ts'
+import { MerchantInput, PriceListDetail, PriceListInput, PriceListReport, RateInput, SettledNames } from '../merchants.ts'
 import { OfferSheet, ResolvedOffer } from '../offer.ts'
 import type { Problem, Result } from '../problems.ts'
 import {
@@ -56,6 +57,12 @@ export const parseAbsencePlan = createParser(AbsencePlan)
 export const parseCoverCard = createParser(CoverCard)
 export const parseAbsenceInput = createParser(AbsenceInput)
 export const parseYearOfDish = createParser(YearOfDish)
+export const parseMerchantInput = createParser(MerchantInput)
+export const parseSettledNames = createParser(SettledNames)
+export const parseRateInput = createParser(RateInput)
+export const parsePriceListInput = createParser(PriceListInput)
+export const parsePriceListReport = createParser(PriceListReport)
+export const parsePriceListDetail = createParser(PriceListDetail)
 export const parseSeasonInput = createParser(SeasonInput)
 export const parseStockInput = createParser(StockInput)
 export const parseBriefInput = createParser(BriefInput)

@@ -1,6 +1,6 @@
 import type { Form, Problem, ResolvedOffer, ResolvedPrice, Result, SeenFish } from '@tender-gill/contract'
 import type { FindSpecies } from '../brief/index.ts'
-import { computePerKg } from '../market/index.ts'
+import { computePerKg } from '../prices/index.ts'
 import { SEEN_DEPTH_SPREAD } from '../tables/constants.ts'
 
 /** A fish that was seen, as the engine judges it: the book's offers it may be, with what was read off the counter laid over them. */
@@ -38,7 +38,7 @@ function findOffers(seen: SeenFish, own: readonly ResolvedOffer[], at: string): 
 function readTicket({ price, eachG }: SeenFish, form: Form, at: string): Answer<ResolvedPrice | null> {
   if (!price) return { ok: true, value: null }
   const { amount, currency, unit } = price
-  const perKg = computePerKg({ species: '', form, price: amount, currency, unit, ...(eachG ? { eachG } : {}) })
+  const perKg = computePerKg({ price: amount, unit, ...(eachG ? { eachG } : {}) })
   if (perKg === undefined) return refuse(`${at}/eachG`, 'a price by the piece needs the weight of one, in g')
   const range = { low: perKg, typical: perKg, high: perKg }
   return { ok: true, value: { form, perKg: range, currency, quotes: 1, latestDate: null, quoteId: null, merchant: null, glaze: 0 } }

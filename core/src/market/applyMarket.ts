@@ -1,6 +1,6 @@
-import type { Market, Price, ResolvedOffer, Season, Stock } from '@tender-gill/contract'
+import type { Market, ResolvedOffer, Season, Stock } from '@tender-gill/contract'
 import type { FindSpecies } from '../brief/index.ts'
-import { quoteMatches, resolvePrice } from './price.ts'
+import { createPriceResolver } from './resolvePrices.ts'
 import { applyCondition, findSeason } from './season.ts'
 import { computeStockStanding } from './stock.ts'
 
@@ -33,13 +33,12 @@ const stockOf = (stocks: readonly Stock[], offer: ResolvedOffer, { date, waters 
  * says nothing about stay as they were. Pure: the sheet that went in is untouched.
  */
 export function applyMarket(offers: readonly ResolvedOffer[], market: Market, day: MarketDay): readonly ResolvedOffer[] {
-  const prices = bySpecies<Price>(market.prices ?? [], day.findSpecies)
+  const pricesOf = createPriceResolver(market.prices ?? [], offers, day.date, day.findSpecies)
   const seasons = market.seasons ?? []
   const named = seasons.map((season): Season => ({ ...season, species: day.findSpecies(season.species) ?? season.species }))
   const stocks = bySpecies<Stock>(market.stocks ?? [], day.findSpecies)
   return offers.map((offer) => {
-    const quotes = (prices.get(offer.species) ?? []).filter((quote) => quoteMatches(quote, offer, offer.species))
-    const priced = offer.forms.flatMap(({ form }) => resolvePrice(quotes, form, day.date) ?? [])
+    const priced = pricesOf(offer)
     const season = day.waters ? findSeason(named, offer.species, day.waters, day.date) : null
     const stock = stockOf(stocks.get(offer.species) ?? [], offer, day)
     const dressed: ResolvedOffer = { ...offer, prices: priced.length > 0 ? priced : offer.prices, season, stock: stock ?? offer.stock }

@@ -1,58 +1,52 @@
 import fc from 'fast-check'
+import type { Price } from '@tender-gill/contract'
 import { describe, expect, it } from 'vitest'
 import { createFindSpecies } from '../brief/index.ts'
+import { dayOfYear } from '../calendar/index.ts'
 import { buildOffer } from '../testing/builders.ts'
-import {
-  applyMarket,
-  computePerKg,
-  computeStockStanding,
-  dayOfYear,
-  interpolateYear,
-  isClosed,
-  resolvePrice,
-  scoreBiomass,
-  scorePressure,
-} from './index.ts'
+import { applyMarket, computeStockStanding, interpolateYear, isClosed, scoreBiomass, scorePressure } from './index.ts'
 
 const row = { species: 'Piscis unus', form: 'whole' as const, price: 10, currency: 'EUR', unit: 'kg' as const }
 
-describe('prices', () => {
-  it('turns a price by the pound and by the piece into one by the kilo', () => {
-    expect(computePerKg({ ...row, unit: 'lb' })).toBeCloseTo(22.046, 3)
-    expect(computePerKg({ ...row, unit: 'each', eachG: 500 })).toBe(20)
-    expect(computePerKg({ ...row, unit: 'each' })).toBeUndefined()
+describe('prices of a day', () => {
+  const priced = (prices: readonly Price[], date = '2026-06-13') => {
+    const offers = [buildOffer('Piscis unus'), buildOffer('Piscis duo')]
+    return applyMarket(offers, { prices: [...prices] }, { date, waters: null, findSpecies: createFindSpecies(offers) })
+  }
+
+  it('takes a quote alone as it is, a tenth uncertain, and says what it rests on', () => {
+    const [price] = priced([{ ...row, id: 'q1', merchant: 'Holt', date: '2026-06-13' }])[0]?.prices ?? []
+    expect(price).toMatchObject({ form: 'whole', quotes: 1, latestDate: '2026-06-13', quoteId: 'q1', merchant: 'Holt', currency: 'EUR' })
+    expect(price?.perKg.low).toBeCloseTo(9, 9)
+    expect(price?.perKg.typical).toBeCloseTo(10, 9)
+    expect(price?.perKg.high).toBeCloseTo(10 / 0.9, 9)
   })
 
-  it('takes the latest quote for typical and lets the others span the range', () => {
+  it('names the cheapest of the latest day as the one to buy from', () => {
     const quotes = [
-      { ...row, date: '2026-06-01', price: 8 },
-      { ...row, date: '2026-06-10', price: 10 },
-      { ...row, date: '2026-05-01', price: 15 },
+      { ...row, id: 'old', date: '2026-06-10', price: 2 },
+      { ...row, id: 'dear', date: '2026-06-12', price: 11 },
+      { ...row, id: 'cheap', date: '2026-06-12', price: 9 },
     ]
-    expect(resolvePrice(quotes, 'whole', '2026-06-13')).toMatchObject({
-      perKg: { low: 8, typical: 10, high: 15 },
-      quotes: 3,
-      latestDate: '2026-06-10',
-    })
+    expect(priced(quotes)[0]?.prices[0]).toMatchObject({ quoteId: 'cheap', quotes: 3, latestDate: '2026-06-12' })
   })
 
-  it('knows no price from quotes over a year old, to come, or of another form', () => {
-    expect(resolvePrice([{ ...row, date: '2025-06-01' }], 'whole', '2026-06-13')).toBeUndefined()
-    expect(resolvePrice([{ ...row, date: '2026-07-01' }], 'whole', '2026-06-13')).toBeUndefined()
-    expect(resolvePrice([row], 'gutted', '2026-06-13')).toBeUndefined()
+  it('knows no price from quotes over a year old, to come, or of another form, nor from other fish of the group', () => {
+    for (const [quote, date] of [
+      [{ ...row, date: '2025-06-01' }, '2026-06-13'],
+      [{ ...row, date: '2026-07-01' }, '2026-06-13'],
+      [{ ...row, form: 'loin' as const }, '2026-06-13'],
+      [{ ...row, species: 'Piscis duo' }, '2026-06-13'],
+    ] as const)
+      expect(priced([quote], date)[0]?.prices.filter(({ form }) => form === 'whole')).toEqual([])
   })
 
-  it('never mixes two currencies in one range', () => {
-    expect(
-      resolvePrice(
-        [
-          { ...row, date: '2026-06-10' },
-          { ...row, date: '2026-06-01', price: 900, currency: 'JPY' },
-        ],
-        'whole',
-        '2026-06-13',
-      )?.perKg.high,
-    ).toBe(11)
+  it('never mixes two currencies: that of the latest quote counts', () => {
+    const quotes = [
+      { ...row, date: '2026-06-10' },
+      { ...row, date: '2026-06-01', price: 900, currency: 'JPY' },
+    ]
+    expect(priced(quotes)[0]?.prices[0]).toMatchObject({ currency: 'EUR', quotes: 1 })
   })
 
   it('leaves the sheet it was given untouched', () => {

@@ -1,13 +1,8 @@
+import { dayOfYear } from '../calendar/index.ts'
 import type { Range, ResolvedOffer, ResolvedSeason, Season } from '@tender-gill/contract'
 
 const MID_MONTH_DAY = [16, 45, 75, 106, 136, 167, 197, 228, 259, 289, 320, 350]
 const YEAR_DAYS = 365
-
-/** Day of the year, 1..366, of an ISO date. */
-export const dayOfYear = (date: string): number => {
-  const [year = 0, month = 1, day = 1] = date.split('-').map(Number)
-  return Math.round((Date.UTC(year, month - 1, day) - Date.UTC(year, 0, 1)) / 86_400_000) + 1
-}
 
 /** A monthly series on one day: values sit at mid-month, straight lines between, the year wraps. */
 export function interpolateYear(months: readonly number[], date: string): number {

@@ -170,8 +170,6 @@ export const THAWED_KEEPS_LESS_DAYS = 3
 export const UNKNOWN_AGE_DAYS = { low: 1, typical: 3, high: 6 } as const
 export const NOT_LANDED_SHARE = 0.03
 export const QUOTE_LIFE_DAYS = 365
-/** A single typed price is taken to be this uncertain either way. */
-export const SINGLE_QUOTE_SPREAD = 0.1
 export const GRAMS_PER_LB = 453.592_37
 
 /** Methylmercury, µg per g of flesh, by class: 5 %, median, 95 %. Commonly published class means, rounded; compiled. */

@@ -16,12 +16,17 @@ import {
 import type {
   Absence,
   AbsenceReason,
+  BadRow,
   Brief,
   Choice,
   Form,
   HouseLeanings,
+  ListReading,
+  Merchant,
+  OpenName,
   Origin,
   Part,
+  Price,
   PriceUnit,
   Season,
   State,
@@ -71,6 +76,7 @@ export const prices = pgTable(
     currency: text().notNull(),
     unit: text().$type<PriceUnit>().notNull(),
     eachG: doublePrecision(),
+    minimumKg: doublePrecision(),
     glaze: doublePrecision(),
   },
   (table) => [
@@ -98,6 +104,61 @@ export const stocks = pgTable(
     foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
   ],
 )
+
+/** A merchant of a kitchen, as one document. */
+export const merchants = pgTable('merchants', { ...recordColumns, merchant: jsonb().$type<Merchant>().notNull() }, (table) => [
+  primaryKey({ columns: [table.kitchenId, table.id] }),
+  foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+])
+
+/** What a currency was worth in the kitchen's own, from a day on. */
+export const rates = pgTable(
+  'rates',
+  { ...recordColumns, currency: text().notNull(), date: date({ mode: 'string' }).notNull(), worth: numeric({ mode: 'number' }).notNull() },
+  (table) => [
+    primaryKey({ columns: [table.kitchenId, table.id] }),
+    foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+  ],
+)
+
+/** A merchant's list of one day: its rows never change, it is only taken back and put back. */
+export const priceLists = pgTable(
+  'price_lists',
+  {
+    kitchenId: text().notNull(),
+    id: text().notNull(),
+    merchantId: text().notNull(),
+    date: date({ mode: 'string' }).notNull(),
+    source: text().$type<'file' | 'feed'>().notNull(),
+    fileName: text(),
+    keptAt: timestamp({ withTimezone: true, mode: 'date' }).notNull(),
+    takenBackAt: timestamp({ withTimezone: true, mode: 'date' }),
+    /** As it came, to be read again when a waiting name is settled. */
+    text: text().notNull(),
+    reading: jsonb().$type<ListReading>().notNull(),
+    textHash: text().notNull(),
+    /** SHA-256 of the text and of how it was read: the same list twice is one list. */
+    contentHash: text().notNull(),
+    quotes: jsonb().$type<readonly Price[]>().notNull(),
+    bad: jsonb().$type<readonly BadRow[]>().notNull(),
+    open: jsonb().$type<readonly OpenName[]>().notNull(),
+    quoteCount: integer().notNull(),
+    badCount: integer().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.kitchenId, table.id] }),
+    foreignKey({ columns: [table.kitchenId, table.merchantId], foreignColumns: [merchants.kitchenId, merchants.id] }),
+    uniqueIndex('price_lists_content')
+      .on(table.kitchenId, table.contentHash)
+      .where(sql`${table.takenBackAt} is null`),
+  ],
+)
+
+/** What a name on a list stands for in this kitchen; null where it is not fish. */
+export const settledNames = pgTable('settled_names', { kitchenId: text().notNull(), name: text().notNull(), species: text() }, (table) => [
+  primaryKey({ columns: [table.kitchenId, table.name] }),
+  foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+])
 
 /** Species in a house's hand: what differs from the shipped book, or the whole of one the book has not. One live row a species. */
 export const houseSpecies = pgTable(

@@ -4,7 +4,8 @@ import express, { type Express, type RequestHandler } from 'express'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import { buildOpenApi } from '@tender-gill/contract'
-import { createParseBrief, createParsePrice, createParseSeason, createParseStock } from '../records/senses.ts'
+import { parseRateInput } from '@tender-gill/contract/validators'
+import { createParseBrief, createParseMerchant, createParsePrice, createParseSeason, createParseStock } from '../records/senses.ts'
 import { ENGINE_VERSION } from '@tender-gill/core'
 import { createAbsenceRepository } from '../absences/absenceRepository.ts'
 import { createAbsenceRoutes } from '../absences/absenceRoutes.ts'
@@ -20,7 +21,17 @@ import { createKitchenRepository } from '../kitchens/kitchenRepository.ts'
 import { createKitchenRoutes } from '../kitchens/kitchenRoutes.ts'
 import { createLeaningsRepository } from '../leanings/leaningsRepository.ts'
 import { createLeaningsRoutes } from '../leanings/leaningsRoutes.ts'
-import { briefMapping, houseSpeciesMapping, priceMapping, seasonMapping, stockMapping } from '../records/mappings.ts'
+import {
+  briefMapping,
+  houseSpeciesMapping,
+  merchantMapping,
+  priceMapping,
+  rateMapping,
+  seasonMapping,
+  stockMapping,
+} from '../records/mappings.ts'
+import { createPriceListRepository } from '../priceLists/priceListRepository.ts'
+import { createPriceListRoutes } from '../priceLists/priceListRoutes.ts'
 import { createRecordRepository } from '../records/recordRepository.ts'
 import { createRecordRoutes } from '../records/recordRoutes.ts'
 import { createKitchenSheets } from '../sheets/kitchenSheets.ts'
@@ -37,15 +48,18 @@ export interface AppDeps {
   /** Folder of the built web application; undefined when only the API is served. */
   readonly webFolder?: string | undefined
   readonly writesPerMinute?: number
+  /** Keys of the feeds that are set up. */
+  readonly feeds?: readonly string[]
 }
 
 /** A body may be 1 MB; a file of species that is brought in may be larger. */
 const readSmall = express.json({ limit: '1mb' })
 const readFile = express.json({ limit: '40mb' })
-const readBody: RequestHandler = (req, res, next) => (req.path === '/species-import' ? readFile : readSmall)(req, res, next)
+const readBody: RequestHandler = (req, res, next) =>
+  (req.path === '/species-import' || req.path === '/price-lists' ? readFile : readSmall)(req, res, next)
 
 /** The whole application over a database: security, kitchen, routes, pages, errors last. */
-export function createApp({ db, log, now, cookieSecret, webFolder, writesPerMinute = 600 }: AppDeps): Express {
+export function createApp({ db, log, now, cookieSecret, webFolder, writesPerMinute = 600, feeds = [] }: AppDeps): Express {
   const kitchens = createKitchenRepository(db, now)
   const briefs = createRecordRepository(db, now, briefMapping)
   const prices = createRecordRepository(db, now, priceMapping)
@@ -56,7 +70,10 @@ export function createApp({ db, log, now, cookieSecret, webFolder, writesPerMinu
   const books = createHouseBooks(db, leanings)
   const decisions = createDecisionRepository(db, now)
   const absences = createAbsenceRepository(db, now)
-  const openSheets = createKitchenSheets({ books, prices, seasons, stocks, absences })
+  const merchants = createRecordRepository(db, now, merchantMapping)
+  const rates = createRecordRepository(db, now, rateMapping)
+  const lists = createPriceListRepository(db, now)
+  const openSheets = createKitchenSheets({ books, prices, lists, rates, kitchens, seasons, stocks, absences })
   const app = express()
   app.disable('x-powered-by')
   app.use(pinoHttp({ logger: log, quietReqLogger: true, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') } }))
@@ -83,11 +100,14 @@ export function createApp({ db, log, now, cookieSecret, webFolder, writesPerMinu
     createBookRoutes({ db, now, books, house }),
     createDecisionRoutes({ decisions, briefs, openSheets }),
     createLeaningsRoutes(leanings),
+    createPriceListRoutes({ books, lists, merchants }),
   )
   app.use('/api', createRecordRoutes({ path: 'briefs', what: 'dish', repository: briefs, parse: createParseBrief(books) }))
   app.use('/api', createRecordRoutes({ path: 'prices', what: 'price', repository: prices, parse: createParsePrice(books) }))
   app.use('/api', createRecordRoutes({ path: 'seasons', what: 'year', repository: seasons, parse: createParseSeason(books) }))
   app.use('/api', createRecordRoutes({ path: 'stocks', what: 'stock', repository: stocks, parse: createParseStock(books) }))
+  app.use('/api', createRecordRoutes({ path: 'merchants', what: 'merchant', repository: merchants, parse: createParseMerchant(feeds) }))
+  app.use('/api', createRecordRoutes({ path: 'rates', what: 'rate', repository: rates, parse: parseRateInput }))
   app.use(
     '/api',
     createRecordRoutes({

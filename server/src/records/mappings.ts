@@ -4,15 +4,19 @@ import type {
   BriefRecord,
   HouseSpeciesInput,
   HouseSpeciesRecord,
+  MerchantInput,
+  MerchantRecord,
   Price,
   PriceInput,
   PriceRecord,
+  RateInput,
+  RateRecord,
   SeasonInput,
   SeasonRecord,
   StockInput,
   StockRecord,
 } from '@tender-gill/contract'
-import { briefs, houseSpecies, prices, seasons, stocks } from '../database/schema.ts'
+import { briefs, houseSpecies, merchants, prices, rates, seasons, stocks } from '../database/schema.ts'
 import type { RecordMapping } from './recordRepository.ts'
 
 export const briefMapping: RecordMapping<typeof briefs, BriefInput, BriefRecord> = {
@@ -39,11 +43,12 @@ export const priceMapping: RecordMapping<typeof prices, PriceInput, PriceRecord>
     currency: price.currency,
     unit: price.unit,
     eachG: price.eachG ?? null,
+    minimumKg: price.minimumKg ?? null,
     glaze: price.glaze ?? null,
   }),
   toRecord: (row, stored) => {
-    const { merchant, date, species, origin, state, part, form, grade, amount, currency, unit, eachG, glaze } = row
-    const fields = present({ merchant, date, species, origin, state, part, form, grade, currency, unit, eachG, glaze })
+    const { merchant, date, species, origin, state, part, form, grade, amount, currency, unit, eachG, minimumKg, glaze } = row
+    const fields = present({ merchant, date, species, origin, state, part, form, grade, currency, unit, eachG, minimumKg, glaze })
     return { ...stored, price: { ...fields, id: stored.id, price: amount } as Price }
   },
 }
@@ -71,4 +76,16 @@ export const stockMapping: RecordMapping<typeof stocks, StockInput, StockRecord>
   table: stocks,
   toColumns: ({ stock }) => ({ species: stock.species, stock }),
   toRecord: (row, stored) => ({ ...stored, stock: row.stock }),
+}
+
+export const merchantMapping: RecordMapping<typeof merchants, MerchantInput, MerchantRecord> = {
+  table: merchants,
+  toColumns: ({ merchant }) => ({ merchant }),
+  toRecord: (row, stored) => ({ ...stored, merchant: row.merchant }),
+}
+
+export const rateMapping: RecordMapping<typeof rates, RateInput, RateRecord> = {
+  table: rates,
+  toColumns: ({ rate }) => rate,
+  toRecord: ({ currency, date, worth }, stored) => ({ ...stored, rate: { currency, date, worth } }),
 }

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { and, asc, eq, isNotNull, isNull, lt, sql } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import type { briefs, houseSpecies, prices, seasons, stocks } from '../database/schema.ts'
+import type { briefs, houseSpecies, merchants, prices, rates, seasons, stocks } from '../database/schema.ts'
 
 /** Days for which what was taken away can be put back. */
 export const UNDO_DAYS = 30
@@ -18,7 +18,7 @@ export interface StoredFields {
 export type ChangeOutcome<R> =
   { readonly status: 'changed'; readonly record: R } | { readonly status: 'conflict'; readonly current: R } | { readonly status: 'missing' }
 
-type RecordTable = typeof briefs | typeof prices | typeof houseSpecies | typeof seasons | typeof stocks
+type RecordTable = typeof briefs | typeof prices | typeof houseSpecies | typeof seasons | typeof stocks | typeof merchants | typeof rates
 interface Row {
   readonly id: string
   readonly revision: number

@@ -1,5 +1,5 @@
-import type { BriefInput, Problem, Result, SeasonInput, StockInput } from '@tender-gill/contract'
-import { parseBriefInput, parsePriceInput, parseSeasonInput, parseStockInput } from '@tender-gill/contract/validators'
+import type { BriefInput, MerchantInput, Problem, Result, SeasonInput, StockInput } from '@tender-gill/contract'
+import { parseBriefInput, parseMerchantInput, parsePriceInput, parseSeasonInput, parseStockInput } from '@tender-gill/contract/validators'
 import { normaliseBrief } from '@tender-gill/core'
 import type { HouseBooks } from '../book/houseBook.ts'
 
@@ -27,7 +27,8 @@ export const createParsePrice =
     const { species, unit, eachG } = parsed.value.price
     const problems: Problem[] = []
     if (!findSpecies(species)) problems.push({ path: '/price/species', message: `no fish named "${species}" in the book` })
-    if (unit === 'each' && eachG === undefined) problems.push({ path: '/price/eachG', message: 'is required for a price by the piece' })
+    if ((unit === 'each' || unit === 'box') && eachG === undefined)
+      problems.push({ path: '/price/eachG', message: 'is required for a price by the piece or the box' })
     return problems.length > 0 ? { ok: false, error: problems } : parsed
   }
 
@@ -64,4 +65,24 @@ export const createParseStock =
       if (stock[part])
         problems.push({ path: `/stock/${part}`, message: `belongs to ${stock.origin === 'farmed' ? 'wild' : 'farmed'} fish` })
     return problems.length > 0 ? { ok: false, error: problems } : parsed
+  }
+
+/** A merchant delivers on some day; a feed is one of those that were set when the server started. */
+export const createParseMerchant =
+  (feeds: readonly string[]) =>
+  (body: unknown): Result<MerchantInput, readonly Problem[]> => {
+    const parsed = parseMerchantInput(body)
+    if (!parsed.ok) return parsed
+    const { feed } = parsed.value.merchant
+    return feed !== null && !feeds.includes(feed)
+      ? {
+          ok: false,
+          error: [
+            {
+              path: '/merchant/feed',
+              message: `no feed "${feed}" is set up; ${feeds.length > 0 ? `there are ${feeds.join(', ')}` : 'there is none'}`,
+            },
+          ],
+        }
+      : parsed
   }

@@ -39,7 +39,7 @@ import {
   type Relative,
 } from '@tender-gill/core'
 import { listBookRows, type BookRow } from './bookRows.ts'
-import { createFishSearch, type FishHit, type FishSearch, type SharedName } from './fishSearch.ts'
+import { createFishSearch, type FishHit, type FishSearch, type SharedName } from '@tender-gill/names'
 
 export interface Leader {
   readonly common: string

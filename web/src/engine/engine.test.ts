@@ -1,6 +1,6 @@
 import { createOfferSheet } from '@tender-gill/catalogue'
 import { describe, expect, it } from 'vitest'
-import { createFishSearch } from './fishSearch.ts'
+import { createFishSearch } from '@tender-gill/names'
 
 const sheet = createOfferSheet('2026-06-13')
 const search = createFishSearch(sheet.offers)

@@ -1,7 +1,7 @@
 import { styled } from '@mui/material/styles'
 import { useId, useState, type KeyboardEvent } from 'react'
 import { useNavigate } from 'react-router'
-import type { FishHit, SharedName } from '../engine/fishSearch.ts'
+import type { FishHit, SharedName } from '@tender-gill/names'
 import { useAnswer, useSheet } from '../engine/useEngine.ts'
 import { INK } from '../theme.ts'
 

@@ -23,7 +23,7 @@ interface Props {
 const kindOf = ({ origin, state, part }: Pick<ResolvedOffer, 'origin' | 'state' | 'part'>) => `${origin}|${state}|${part}`
 const isSaid = ({ origin, state, part }: TypedFish, offer: ResolvedOffer): boolean =>
   (origin || offer.origin) === offer.origin && (state || offer.state) === offer.state && (part || offer.part) === offer.part
-const UNIT_WORDS: Readonly<Record<PriceUnit, string>> = { kg: 'a kilo', lb: 'a pound', each: 'each' }
+const UNIT_WORDS: Readonly<Record<PriceUnit, string>> = { kg: 'a kilo', lb: 'a pound', each: 'each', box: 'a box' }
 
 interface FieldProps {
   readonly label: string

@@ -63,7 +63,7 @@ export function findMistakes({ price, unit, eachG, pieces }: TypedFish): Partial
   return {
     ...(typed(price) && usable(price, 0.01, 100_000) === undefined ? { price: 'a number above 0' } : {}),
     ...(typed(eachG) && usable(eachG, 1, 500_000) === undefined ? { eachG: 'from 1 to 500,000 g' } : {}),
-    ...(typed(price) && unit === 'each' && !typed(eachG) ? { eachG: 'a price by the piece needs it' } : {}),
+    ...(typed(price) && (unit === 'each' || unit === 'box') && !typed(eachG) ? { eachG: 'a price by the piece or the box needs it' } : {}),
     ...(typed(pieces) && !(Number.isInteger(readNumber(pieces)) && usable(pieces, 1, 5_000) !== undefined)
       ? { pieces: 'a whole number' }
       : {}),

@@ -18,6 +18,8 @@ export interface SharedName {
 }
 export interface FishSearch {
   readonly find: (text: string) => readonly FishHit[]
+  /** The one species a name is sold as and no other, word for word; undefined for a name that is shared, misspelt or unknown. */
+  readonly findExact: (name: string) => string | undefined
   /** The shared name a text stands for, when it is one. */
   readonly findShared: (text: string) => SharedName | null
 }
@@ -61,9 +63,12 @@ interface Doc {
 export function createFishSearch(offers: readonly ResolvedOffer[]): FishSearch {
   const fish = new Map(offers.map((offer) => [offer.species, offer]))
   const owners = new Map<string, Set<string>>()
+  /** The book's own name of a fish beats a market name that others share. */
+  const own = new Map<string, Set<string>>()
   const docs: Doc[] = []
   for (const { species, common, synonyms, marketNames, familiarity } of fish.values())
     for (const [i, name] of [...new Set([common, species, ...synonyms, ...marketNames])].entries()) {
+      if (name === common || name === species) own.set(fold(name), (own.get(fold(name)) ?? new Set()).add(species))
       docs.push({ id: `${species}|${i}`, species, name, common: i === 0, familiarity })
       const key = foldName(name)
       owners.set(key, (owners.get(key) ?? new Set()).add(species))
@@ -111,6 +116,10 @@ export function createFishSearch(offers: readonly ResolvedOffer[]): FishSearch {
   }
   return {
     find,
+    findExact: (name) => {
+      const named = own.get(fold(name)) ?? owners.get(foldName(name))
+      return named?.size === 1 ? [...named][0] : undefined
+    },
     findShared: (text) => {
       const species = [...(owners.get(foldName(text)) ?? [])]
       if (species.length < 2) return null

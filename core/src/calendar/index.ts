@@ -1,0 +1,1 @@
+export { addDays, dayOfYear, toDayNumber, toIsoDate, weekdayOf } from './days.ts'

@@ -1,0 +1,56 @@
+import type { Range } from '@tender-gill/contract'
+import { ALONE_HALF_RANGE, followPrice, shrink, spreadOver } from './followPrice.ts'
+import { STILL_GROUP, type GroupMove } from './groupMove.ts'
+import { findMonthPattern, readPattern } from './monthPattern.ts'
+import { gatherDays, type PriceQuote } from './priceDays.ts'
+
+/** Price of a kilogram on a day, and what it rests on. */
+export interface PriceEstimate {
+  readonly perKg: Range
+  readonly quotes: number
+  /** Days between the last quote and the day asked for. */
+  readonly ageDays: number
+  readonly halfLifeDays: number
+  /** Days set aside as slips. */
+  readonly slips: number
+}
+
+const RECENT_HALF_LIFE_DAYS = 14
+/** With this many recent quotes of its own a fish hardly needs its group. */
+const OWN_IS_ENOUGH = 0.9
+
+/**
+ * Estimates a price from the quotes up to a day: the month's pattern taken out, older quotes moved with the group as far as the fish's own
+ * are few (1 - n/(n+3), n the recent quotes), followed by decaying weights, the month put back. low and high are the 5th and 95th percentile
+ * of what is asked on that day. Quotes after the day count for nothing.
+ * @param quotes of one offer in one form, any order   @param groupOf the movement of the rest of its group, asked for only when needed
+ * @returns undefined when there is no quote up to the day
+ */
+export function estimatePrice(
+  quotes: readonly PriceQuote[],
+  day: number,
+  groupOf: () => GroupMove = () => STILL_GROUP,
+): PriceEstimate | undefined {
+  const days = gatherDays(quotes.filter((quote) => quote.day <= day))
+  const last = days.at(-1)
+  if (!last) return undefined
+  const recent = days.reduce((sum, one) => sum + 0.5 ** ((day - one.day) / RECENT_HALF_LIFE_DAYS), 0)
+  const own = shrink(recent)
+  const group = own < OWN_IS_ENOUGH ? groupOf() : STILL_GROUP
+  const pattern = findMonthPattern(days, group.pattern)
+  const now = group.indexOn(day)
+  const moved = days.map((one) => ({
+    ...one,
+    logPerKg: one.logPerKg - readPattern(pattern, one.day) + (1 - own) * (now - group.indexOn(one.day)),
+  }))
+  const { level, halfRange, halfLifeDays, slips } = followPrice(moved)
+  const typical = level + readPattern(pattern, day)
+  const half = Math.min(2, Math.max(halfRange, days.length === 1 ? ALONE_HALF_RANGE : 0) * spreadOver(day - last.day))
+  return {
+    perKg: { low: Math.exp(typical - half), typical: Math.exp(typical), high: Math.exp(typical + half) },
+    quotes: days.reduce((sum, one) => sum + one.quotes, 0),
+    ageDays: day - last.day,
+    halfLifeDays,
+    slips,
+  }
+}

@@ -1,0 +1,5 @@
+export { computePerKg, quoteMatches } from './perKg.ts'
+export { convertQuotes } from './convertQuotes.ts'
+export { estimatePrice, type PriceEstimate } from './estimatePrice.ts'
+export { findGroupMove, STILL_GROUP, type GroupMove } from './groupMove.ts'
+export { type PriceQuote } from './priceDays.ts'

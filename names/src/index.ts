@@ -1,0 +1,1 @@
+export { createFishSearch, type FishHit, type FishSearch, type SharedName } from './fishSearch.ts'

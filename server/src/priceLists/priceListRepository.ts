@@ -1,0 +1,255 @@
+import { createHash, randomUUID } from 'node:crypto'
+import stringify from 'json-stable-stringify'
+import { and, desc, eq, gte, inArray, isNotNull, isNull, ne, sql } from 'drizzle-orm'
+import type { ListReading, Price, PriceList, PriceListDetail, SettledName } from '@tender-gill/contract'
+import type { Database } from '../database/openDatabase.ts'
+import { merchants, priceLists, settledNames } from '../database/schema.ts'
+import { foldListName, type ReadList } from './readPriceList.ts'
+
+/** Days of lists that count: quotes live a year, and a year ago must still be seen. */
+const DAYS_KEPT_READY = 800
+/** Lists whose rows are kept in memory, over all kitchens. */
+const MOST_READY = 6_000
+
+export interface ListToKeep {
+  readonly merchantId: string
+  readonly date: string
+  readonly source: 'file' | 'feed'
+  readonly fileName: string | null
+  readonly text: string
+  readonly read: ReadList
+}
+/** The rows of a list, under a hash that names exactly them. */
+export interface ReadyList {
+  readonly id: string
+  readonly contentHash: string
+  readonly merchantId: string
+  readonly date: string
+  readonly quotes: readonly Price[]
+}
+
+const columns = {
+  id: priceLists.id,
+  merchantId: priceLists.merchantId,
+  date: priceLists.date,
+  source: priceLists.source,
+  fileName: priceLists.fileName,
+  keptAt: priceLists.keptAt,
+  quotes: priceLists.quoteCount,
+  bad: priceLists.badCount,
+  takenBackAt: priceLists.takenBackAt,
+  merchant: sql<string>`${merchants.merchant}->>'name'`,
+}
+type Row = Omit<PriceList, 'keptAt' | 'takenBackAt'> & { readonly keptAt: Date; readonly takenBackAt: Date | null }
+const toList = ({ keptAt, takenBackAt, ...row }: Row): PriceList => ({
+  ...row,
+  keptAt: keptAt.toISOString(),
+  takenBackAt: takenBackAt?.toISOString() ?? null,
+})
+
+const hash = (...parts: readonly unknown[]): string =>
+  createHash('sha256')
+    .update(stringify(parts) ?? '')
+    .digest('hex')
+const contentOf = (read: ReadList) => ({ reading: read.reading, quotes: read.quotes, bad: read.bad, open: read.open })
+const counts = (read: ReadList) => ({ quoteCount: read.quotes.length, badCount: read.bad.length })
+
+/** No other list with the same rows counts by now. */
+const notStandingTwice = sql`not exists (
+  select 1 from price_lists as other
+  where other.kitchen_id = ${priceLists.kitchenId} and other.content_hash = ${priceLists.contentHash} and other.taken_back_at is null
+)`
+
+/** Merchants' lists: kept whole, taken back and put back, read again when a waiting name is settled. */
+export function createPriceListRepository(db: Database, now: () => Date) {
+  const ready = new Map<string, ReadyList>()
+  const own = (kitchenId: string, id: string) => and(eq(priceLists.kitchenId, kitchenId), eq(priceLists.id, id))
+  const from = (query: Database) =>
+    query
+      .select(columns)
+      .from(priceLists)
+      .innerJoin(merchants, and(eq(merchants.kitchenId, priceLists.kitchenId), eq(merchants.id, priceLists.merchantId)))
+  const find = async (kitchenId: string, id: string): Promise<PriceList | undefined> => {
+    const [row] = await from(db).where(own(kitchenId, id))
+    return row && toList(row)
+  }
+  const readNames = async (kitchenId: string): Promise<ReadonlyMap<string, string | null>> => {
+    const rows = await db.select().from(settledNames).where(eq(settledNames.kitchenId, kitchenId))
+    return new Map(rows.map(({ name, species }) => [name, species]))
+  }
+  const rememberNames = async (tx: Database, kitchenId: string, names: readonly SettledName[]): Promise<void> => {
+    if (names.length === 0) return
+    await tx
+      .insert(settledNames)
+      .values(names.map(({ name, species }) => ({ kitchenId, name: foldListName(name), species })))
+      .onConflictDoUpdate({ target: [settledNames.kitchenId, settledNames.name], set: { species: sql`excluded.species` } })
+  }
+  const repository = {
+    find,
+    readNames,
+    list: async (kitchenId: string): Promise<readonly PriceList[]> => {
+      const rows = await from(db)
+        .where(and(eq(priceLists.kitchenId, kitchenId), isNull(priceLists.takenBackAt)))
+        .orderBy(desc(priceLists.date), desc(priceLists.keptAt), desc(priceLists.id))
+        .limit(400)
+      return rows.map(toList)
+    },
+    readDetail: async (kitchenId: string, id: string): Promise<PriceListDetail | undefined> => {
+      const list = await find(kitchenId, id)
+      const [row] = await db.select().from(priceLists).where(own(kitchenId, id))
+      return list && row && { list, quotes: [...row.quotes], bad: [...row.bad], open: [...row.open] }
+    },
+    /** Rows of every list that counts; those that were read before are not read again. */
+    listReady: async (kitchenId: string, today: string): Promise<readonly ReadyList[]> => {
+      const since = new Date(Date.parse(today) - DAYS_KEPT_READY * 86_400_000).toISOString().slice(0, 10)
+      const standing = await db
+        .select({ id: priceLists.id, contentHash: priceLists.contentHash })
+        .from(priceLists)
+        .where(and(eq(priceLists.kitchenId, kitchenId), isNull(priceLists.takenBackAt), gte(priceLists.date, since)))
+        .orderBy(priceLists.date, priceLists.id)
+      const missing = standing.filter(({ id, contentHash }) => ready.get(`${kitchenId}|${id}`)?.contentHash !== contentHash)
+      if (ready.size + missing.length > MOST_READY) ready.clear()
+      const wanted = ready.size === 0 ? standing : missing
+      if (wanted.length > 0) {
+        const rows = await db
+          .select({
+            id: priceLists.id,
+            contentHash: priceLists.contentHash,
+            merchantId: priceLists.merchantId,
+            date: priceLists.date,
+            quotes: priceLists.quotes,
+          })
+          .from(priceLists)
+          .where(
+            and(
+              eq(priceLists.kitchenId, kitchenId),
+              inArray(
+                priceLists.id,
+                wanted.map(({ id }) => id),
+              ),
+            ),
+          )
+        for (const row of rows) ready.set(`${kitchenId}|${row.id}`, row)
+      }
+      return standing.flatMap(({ id }) => ready.get(`${kitchenId}|${id}`) ?? [])
+    },
+    /**
+     * Keeps a list with how it was read and what its names stand for, in one step. The same text read in the same way is the list that is
+     * there; read in another way it takes its place, and so does a later list of a feed on the same day.
+     */
+    keep: async (
+      kitchenId: string,
+      { merchantId, date, source, fileName, text, read }: ListToKeep,
+      names: readonly SettledName[] = [],
+    ): Promise<{ readonly list: PriceList; readonly same: boolean }> =>
+      db.transaction(async (transaction) => {
+        const tx = transaction as unknown as Database
+        // Two writers of one merchant's list wait for each other.
+        await tx.execute(sql`select 1 from merchants where kitchen_id = ${kitchenId} and id = ${merchantId} for update`)
+        await rememberNames(tx, kitchenId, names)
+        const textHash = hash(merchantId, date, text)
+        const contentHash = hash(textHash, contentOf(read))
+        const sameDay = await tx
+          .select({ id: priceLists.id, contentHash: priceLists.contentHash, textHash: priceLists.textHash, source: priceLists.source })
+          .from(priceLists)
+          .where(
+            and(
+              eq(priceLists.kitchenId, kitchenId),
+              eq(priceLists.merchantId, merchantId),
+              eq(priceLists.date, date),
+              isNull(priceLists.takenBackAt),
+            ),
+          )
+        const there = sameDay.find((one) => one.contentHash === contentHash)
+        if (there) {
+          const [row] = await from(tx).where(own(kitchenId, there.id))
+          if (row) return { list: toList(row), same: true }
+        }
+        const replaced = sameDay.filter((one) => one.textHash === textHash || (source === 'feed' && one.source === 'feed'))
+        if (replaced.length > 0)
+          await tx
+            .update(priceLists)
+            .set({ takenBackAt: now() })
+            .where(
+              and(
+                eq(priceLists.kitchenId, kitchenId),
+                inArray(
+                  priceLists.id,
+                  replaced.map(({ id }) => id),
+                ),
+              ),
+            )
+        const id = randomUUID()
+        await tx.insert(priceLists).values({
+          ...{ kitchenId, id, merchantId, date, source, fileName, text, textHash, contentHash, keptAt: now() },
+          ...contentOf(read),
+          ...counts(read),
+        })
+        const [row] = await from(tx).where(own(kitchenId, id))
+        if (!row) throw new Error('a list that was just kept is not there')
+        return { list: toList(row), same: false }
+      }),
+    /** Remembers how a merchant's lists are read. */
+    rememberReading: async (kitchenId: string, merchantId: string, reading: ListReading): Promise<void> => {
+      await db
+        .update(merchants)
+        .set({
+          merchant: sql`jsonb_set(${merchants.merchant}, '{reading}', ${JSON.stringify(reading)}::jsonb)`,
+          revision: sql`${merchants.revision} + 1`,
+          updatedAt: now(),
+        })
+        .where(
+          and(
+            eq(merchants.kitchenId, kitchenId),
+            eq(merchants.id, merchantId),
+            ne(sql`coalesce(${merchants.merchant}->'reading', 'null'::jsonb)`, sql`${JSON.stringify(reading)}::jsonb`),
+          ),
+        )
+    },
+    /** Takes a list back, or puts it back unless the same list stands again by now; undefined when there is no such list. */
+    setStanding: async (kitchenId: string, id: string, standing: boolean): Promise<PriceList | undefined> => {
+      await db
+        .update(priceLists)
+        .set({ takenBackAt: standing ? null : now() })
+        .where(
+          and(own(kitchenId, id), standing ? and(isNotNull(priceLists.takenBackAt), notStandingTwice) : isNull(priceLists.takenBackAt)),
+        )
+      return find(kitchenId, id)
+    },
+    /**
+     * Settles what names stand for and reads every list again on which they wait.
+     * @param readAgain a list's text, read with the names as they are now   @returns lists that changed
+     */
+    settle: async (
+      kitchenId: string,
+      names: readonly SettledName[],
+      readAgain: (
+        list: { text: string; date: string; merchant: string; reading: ListReading },
+        settled: ReadonlyMap<string, string | null>,
+      ) => ReadList,
+    ): Promise<number> =>
+      db.transaction(async (transaction) => {
+        const tx = transaction as unknown as Database
+        await rememberNames(tx, kitchenId, names)
+        const rows = await tx.select().from(settledNames).where(eq(settledNames.kitchenId, kitchenId))
+        const settled = new Map(rows.map(({ name, species }) => [name, species]))
+        const asked = new Set(names.map(({ name }) => foldListName(name)))
+        const lists = await tx
+          .select({ list: priceLists, merchant: sql<string>`${merchants.merchant}->>'name'` })
+          .from(priceLists)
+          .innerJoin(merchants, and(eq(merchants.kitchenId, priceLists.kitchenId), eq(merchants.id, priceLists.merchantId)))
+          .where(and(eq(priceLists.kitchenId, kitchenId), isNull(priceLists.takenBackAt), sql`jsonb_array_length(${priceLists.open}) > 0`))
+        const waiting = lists.filter(({ list }) => list.open.some(({ name }) => asked.has(foldListName(name))))
+        for (const { list, merchant } of waiting) {
+          const read = readAgain({ text: list.text, date: list.date, merchant, reading: list.reading }, settled)
+          await tx
+            .update(priceLists)
+            .set({ ...contentOf(read), ...counts(read), contentHash: hash(list.textHash, contentOf(read)) })
+            .where(own(kitchenId, list.id))
+        }
+        return waiting.length
+      }),
+  }
+  return repository
+}
+export type PriceListRepository = ReturnType<typeof createPriceListRepository>
