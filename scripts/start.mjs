@@ -4,6 +4,7 @@ import { findFreePort, readSecret, startCluster } from './lib/cluster.mjs'
 import { buildAll, installPackages, installPostgres } from './lib/install.mjs'
 import { takeLock } from './lib/lock.mjs'
 import { startServer } from './lib/serve.mjs'
+import { startSimulator } from './lib/simulate.mjs'
 import { ROOT } from './lib/shell.mjs'
 
 const dataFolder = resolve(process.env.TENDER_GILL_DATA ?? join(ROOT, 'data'))
@@ -33,7 +34,11 @@ try {
   const cluster = await startCluster(bin, dataFolder)
   undo.push(() => cluster.stop())
   const port = await findFreePort(Number(process.env.PORT ?? 8080))
-  const server = await startServer({ url: cluster.url, port, cookieSecret: readSecret(dataFolder, 'cookie-secret') })
+  // The demo's merchants; feeds of one's own stand in FEEDS.
+  const market = process.env.FEEDS === undefined ? await startSimulator(await findFreePort(port + 1)) : undefined
+  if (market) undo.push(() => market.stop())
+  const env = market ? { FEEDS: market.feeds } : {}
+  const server = await startServer({ env, url: cluster.url, port, cookieSecret: readSecret(dataFolder, 'cookie-secret') })
   undo.push(() => server.stop())
   void server.ended.then((code) => stop(code))
   console.log(`Tender Gill is open at ${server.address}  (Ctrl-C closes it)`)

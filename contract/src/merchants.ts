@@ -42,7 +42,7 @@ export const Merchant = closed({
   daysAhead: Type.Integer({ minimum: 0, maximum: 14, description: 'Days between the last hour to order and the delivery.' }),
   closed: Type.Optional(Type.Array(IsoDate, { maxItems: 60, description: 'Days without delivery.' })),
   minimumOrder: nullable(closed({ amount: Type.Number({ minimum: 0, maximum: 100_000 }), currency: Currency })),
-  feed: nullable(Text(40)),
+  feed: nullable(Type.String({ pattern: '^[a-z0-9-]{1,40}$', description: 'Key of a feed that is set when the server starts.' })),
   reading: Type.Optional(nullable(ListReading)),
   note: Type.Optional(Text(400)),
 })

@@ -15,6 +15,8 @@ export interface DemoKitchen {
   readonly quotes: readonly (Price & { readonly daysAgo: number })[]
   readonly seasons: readonly Season[]
   readonly stocks: readonly Stock[]
+  /** Whether it buys from the demo's merchants. */
+  readonly hasMarket: boolean
 }
 
 type Quote = Price & { readonly daysAgo: number }
@@ -170,6 +172,7 @@ export const DEMO_KITCHENS: readonly DemoKitchen[] = [
     quotes: LANTERN_PRICES,
     seasons: DEMO_SEASONS,
     stocks: DEMO_STOCKS,
+    hasMarket: true,
   },
   {
     id: 'larch-cottage',
@@ -181,5 +184,6 @@ export const DEMO_KITCHENS: readonly DemoKitchen[] = [
     quotes: HOME_PRICES,
     seasons: DEMO_SEASONS.slice(0, 6),
     stocks: [],
+    hasMarket: false,
   },
 ]

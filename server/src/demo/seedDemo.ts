@@ -1,15 +1,33 @@
 import { eq, inArray, sql } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import { absences, blobs, briefs, decisions, houseSpecies, kitchens, leanings, prices, seasons, stocks } from '../database/schema.ts'
+import {
+  absences,
+  blobs,
+  briefs,
+  decisions,
+  houseSpecies,
+  kitchens,
+  leanings,
+  merchants,
+  priceLists,
+  prices,
+  rates,
+  seasons,
+  settledNames,
+  stocks,
+} from '../database/schema.ts'
 import { computeToday } from '../kitchens/today.ts'
 import { briefMapping, priceMapping, seasonMapping, stockMapping } from '../records/mappings.ts'
+import { createPriceListRepository } from '../priceLists/priceListRepository.ts'
+import { writeListText } from '../priceLists/writeListText.ts'
+import { DEMO_MERCHANTS, makeDemoLists } from './demoMarket.ts'
 import { DEMO_KITCHENS, type DemoKitchen } from './demoKitchens.ts'
 
 const daysBefore = (now: Date, days: number) => new Date(now.getTime() - days * 86_400_000)
 
 async function seedKitchen(
   db: Database,
-  { dishes, quotes, seasons: years, stocks: evidence, ...kitchen }: DemoKitchen,
+  { dishes, quotes, seasons: years, stocks: evidence, hasMarket: _market, ...kitchen }: DemoKitchen,
   now: Date,
 ): Promise<void> {
   await db.insert(kitchens).values(kitchen)
@@ -27,13 +45,31 @@ async function seedKitchen(
   if (priced.length > 0) await db.insert(prices).values(priced as (typeof prices.$inferInsert)[])
 }
 
+/** The merchants of a demo kitchen with a year of their lists. */
+async function seedMarket(db: Database, kitchen: Pick<DemoKitchen, 'id' | 'zone'>, now: Date): Promise<void> {
+  const lists = createPriceListRepository(db, () => now)
+  for (const [i, demo] of DEMO_MERCHANTS.entries()) {
+    await db
+      .insert(merchants)
+      .values({ kitchenId: kitchen.id, id: demo.id, merchant: demo.merchant, updatedAt: new Date(now.getTime() + i) })
+    for (const { date, quotes } of makeDemoLists(demo, computeToday(now, kitchen.zone))) {
+      const { text, reading } = writeListText(quotes)
+      const read = { headings: [], sample: [], rows: quotes.length, reading, quotes, bad: [], open: [] }
+      await lists.keep(kitchen.id, { merchantId: demo.id, date, source: 'file', fileName: `${demo.id}-${date}.csv`, text, read })
+    }
+  }
+}
+
 /** Lays the demo's table once: nothing happens when any kitchen is there. Whole or not at all. */
 export async function seedDemo(db: Database, now: Date): Promise<void> {
   await db.transaction(async (tx) => {
     await tx.execute(sql`select pg_advisory_xact_lock(7321)`)
     const [there] = await tx.select({ id: kitchens.id }).from(kitchens).limit(1)
     if (there) return
-    for (const kitchen of DEMO_KITCHENS) await seedKitchen(tx as unknown as Database, kitchen, now)
+    for (const kitchen of DEMO_KITCHENS) {
+      await seedKitchen(tx as unknown as Database, kitchen, now)
+      if (kitchen.hasMarket) await seedMarket(tx as unknown as Database, kitchen, now)
+    }
   })
 }
 
@@ -48,11 +84,16 @@ export async function resetDemo(db: Database, now: Date): Promise<void> {
     await tx.delete(blobs).where(inArray(blobs.kitchenId, ids))
     await tx.delete(seasons).where(inArray(seasons.kitchenId, ids))
     await tx.delete(stocks).where(inArray(stocks.kitchenId, ids))
+    await tx.delete(priceLists).where(inArray(priceLists.kitchenId, ids))
+    await tx.delete(merchants).where(inArray(merchants.kitchenId, ids))
+    await tx.delete(rates).where(inArray(rates.kitchenId, ids))
+    await tx.delete(settledNames).where(inArray(settledNames.kitchenId, ids))
     await tx.delete(leanings).where(inArray(leanings.kitchenId, ids))
     await tx.delete(houseSpecies).where(inArray(houseSpecies.kitchenId, ids))
     for (const kitchen of DEMO_KITCHENS) {
       await tx.delete(kitchens).where(eq(kitchens.id, kitchen.id))
       await seedKitchen(tx as unknown as Database, kitchen, now)
+      if (kitchen.hasMarket) await seedMarket(tx as unknown as Database, kitchen, now)
     }
   })
 }

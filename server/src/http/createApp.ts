@@ -4,8 +4,8 @@ import express, { type Express, type RequestHandler } from 'express'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import { buildOpenApi } from '@tender-gill/contract'
-import { parseRateInput } from '@tender-gill/contract/validators'
-import { createParseBrief, createParseMerchant, createParsePrice, createParseSeason, createParseStock } from '../records/senses.ts'
+import { parseMerchantInput, parseRateInput } from '@tender-gill/contract/validators'
+import { createParseBrief, createParsePrice, createParseSeason, createParseStock } from '../records/senses.ts'
 import { ENGINE_VERSION } from '@tender-gill/core'
 import { createAbsenceRepository } from '../absences/absenceRepository.ts'
 import { createAbsenceRoutes } from '../absences/absenceRoutes.ts'
@@ -17,6 +17,8 @@ import { createDecisionRepository } from '../decisions/decisionRepository.ts'
 import { createDecisionRoutes } from '../decisions/decisionRoutes.ts'
 import type { Database } from '../database/openDatabase.ts'
 import { createCurrentKitchen } from '../kitchens/currentKitchen.ts'
+import type { FeedReader } from '../feeds/feedReader.ts'
+import { createFeedRoutes } from '../feeds/feedRoutes.ts'
 import { createKitchenRepository } from '../kitchens/kitchenRepository.ts'
 import { createKitchenRoutes } from '../kitchens/kitchenRoutes.ts'
 import { createLeaningsRepository } from '../leanings/leaningsRepository.ts'
@@ -48,8 +50,8 @@ export interface AppDeps {
   /** Folder of the built web application; undefined when only the API is served. */
   readonly webFolder?: string | undefined
   readonly writesPerMinute?: number
-  /** Keys of the feeds that are set up. */
-  readonly feeds?: readonly string[]
+  /** Merchants' feeds, as they are set when the server starts. */
+  readonly feeds?: FeedReader | undefined
 }
 
 /** A body may be 1 MB; a file of species that is brought in may be larger. */
@@ -59,7 +61,7 @@ const readBody: RequestHandler = (req, res, next) =>
   (req.path === '/species-import' || req.path === '/price-lists' ? readFile : readSmall)(req, res, next)
 
 /** The whole application over a database: security, kitchen, routes, pages, errors last. */
-export function createApp({ db, log, now, cookieSecret, webFolder, writesPerMinute = 600, feeds = [] }: AppDeps): Express {
+export function createApp({ db, log, now, cookieSecret, webFolder, writesPerMinute = 600, feeds }: AppDeps): Express {
   const kitchens = createKitchenRepository(db, now)
   const briefs = createRecordRepository(db, now, briefMapping)
   const prices = createRecordRepository(db, now, priceMapping)
@@ -101,12 +103,13 @@ export function createApp({ db, log, now, cookieSecret, webFolder, writesPerMinu
     createDecisionRoutes({ decisions, briefs, openSheets }),
     createLeaningsRoutes(leanings),
     createPriceListRoutes({ books, lists, merchants }),
+    createFeedRoutes(feeds),
   )
   app.use('/api', createRecordRoutes({ path: 'briefs', what: 'dish', repository: briefs, parse: createParseBrief(books) }))
   app.use('/api', createRecordRoutes({ path: 'prices', what: 'price', repository: prices, parse: createParsePrice(books) }))
   app.use('/api', createRecordRoutes({ path: 'seasons', what: 'year', repository: seasons, parse: createParseSeason(books) }))
   app.use('/api', createRecordRoutes({ path: 'stocks', what: 'stock', repository: stocks, parse: createParseStock(books) }))
-  app.use('/api', createRecordRoutes({ path: 'merchants', what: 'merchant', repository: merchants, parse: createParseMerchant(feeds) }))
+  app.use('/api', createRecordRoutes({ path: 'merchants', what: 'merchant', repository: merchants, parse: parseMerchantInput }))
   app.use('/api', createRecordRoutes({ path: 'rates', what: 'rate', repository: rates, parse: parseRateInput }))
   app.use(
     '/api',

@@ -77,7 +77,7 @@ export async function bringInList(
     { merchantId: input.merchantId, date: input.date, source, fileName: input.fileName ?? null, text: input.text, read },
     names,
   )
-  await lists.rememberReading(kitchen.id, input.merchantId, read.reading)
+  if (source === 'file') await lists.rememberReading(kitchen.id, input.merchantId, read.reading)
   return { ok: true, value: { ...toReport(read), same, list } }
 }
 

@@ -1,5 +1,5 @@
-import type { BriefInput, MerchantInput, Problem, Result, SeasonInput, StockInput } from '@tender-gill/contract'
-import { parseBriefInput, parseMerchantInput, parsePriceInput, parseSeasonInput, parseStockInput } from '@tender-gill/contract/validators'
+import type { BriefInput, Problem, Result, SeasonInput, StockInput } from '@tender-gill/contract'
+import { parseBriefInput, parsePriceInput, parseSeasonInput, parseStockInput } from '@tender-gill/contract/validators'
 import { normaliseBrief } from '@tender-gill/core'
 import type { HouseBooks } from '../book/houseBook.ts'
 
@@ -65,24 +65,4 @@ export const createParseStock =
       if (stock[part])
         problems.push({ path: `/stock/${part}`, message: `belongs to ${stock.origin === 'farmed' ? 'wild' : 'farmed'} fish` })
     return problems.length > 0 ? { ok: false, error: problems } : parsed
-  }
-
-/** A merchant delivers on some day; a feed is one of those that were set when the server started. */
-export const createParseMerchant =
-  (feeds: readonly string[]) =>
-  (body: unknown): Result<MerchantInput, readonly Problem[]> => {
-    const parsed = parseMerchantInput(body)
-    if (!parsed.ok) return parsed
-    const { feed } = parsed.value.merchant
-    return feed !== null && !feeds.includes(feed)
-      ? {
-          ok: false,
-          error: [
-            {
-              path: '/merchant/feed',
-              message: `no feed "${feed}" is set up; ${feeds.length > 0 ? `there are ${feeds.join(', ')}` : 'there is none'}`,
-            },
-          ],
-        }
-      : parsed
   }

@@ -1,0 +1,104 @@
+import { EventSource } from 'eventsource'
+import type { FeedState } from '@tender-gill/contract'
+import type { FeedConfig } from './feedConfig.ts'
+import { FeedFailure, fetchList, type FetchedList, type FetchOptions } from './fetchList.ts'
+
+const MINUTE_MS = 60_000
+/** A list is looked for this often while all is well. */
+export const EVERY_MS = 30 * MINUTE_MS
+const FIRST_RETRY_MS = MINUTE_MS
+const LAST_RETRY_MS = 60 * MINUTE_MS
+
+/** Waiting time after a number of failures in a row: a minute, doubled each time, an hour at most. */
+export const backOffMs = (failures: number): number => Math.min(LAST_RETRY_MS, FIRST_RETRY_MS * 2 ** Math.max(0, failures - 1))
+
+export interface FeedReaderOptions {
+  readonly feeds: readonly FeedConfig[]
+  readonly now: () => Date
+  /** Day that the feed's merchants call today. */
+  readonly today: () => string
+  /** Keeps a list for everyone who buys there. @returns rows that could be read; 0 is a failure of the feed */
+  readonly keep: (key: string, list: FetchedList) => Promise<number>
+  readonly onProblem: (key: string, problem: string, error: unknown) => void
+  readonly fetchOptions?: FetchOptions
+}
+
+interface Track {
+  readonly config: FeedConfig
+  state: FeedState
+  dueAt: number
+  busy: boolean
+}
+
+/**
+ * Reads feeds as outside services: each on its own, tried again with growing pauses, never twice at once; what was kept before stays. It
+ * moves only when it is told the time has come.
+ */
+export function createFeedReader({ feeds, now, today, keep, onProblem, fetchOptions }: FeedReaderOptions) {
+  const tracks = feeds.map((config): Track => ({
+    config,
+    state: {
+      key: config.key,
+      state: 'never',
+      ...{ lastGoodAt: null, lastListDate: null, lastTriedAt: null, nextTryAt: null, failures: 0, problem: null, news: null },
+    },
+    dueAt: 0,
+    busy: false,
+  }))
+  const at = (ms: number) => new Date(ms).toISOString()
+  const read = async (track: Track): Promise<void> => {
+    if (track.busy) return
+    track.busy = true
+    const { key, url } = track.config
+    const triedAt = now().getTime()
+    try {
+      const list = await fetchList(url, today(), fetchOptions)
+      if ((await keep(key, list)) === 0) throw new FeedFailure('nothing on its list could be read')
+      track.dueAt = triedAt + EVERY_MS
+      track.state = {
+        ...{ key, state: 'fresh', lastGoodAt: at(triedAt), lastListDate: list.date, lastTriedAt: at(triedAt) },
+        ...{ nextTryAt: at(track.dueAt), failures: 0, problem: null, news: list.news },
+      }
+    } catch (error) {
+      const failures = track.state.failures + 1
+      const problem = error instanceof FeedFailure ? error.message : 'its list could not be kept'
+      onProblem(key, problem, error)
+      track.dueAt = triedAt + backOffMs(failures)
+      const state = track.state.lastGoodAt === null ? 'never' : 'silent'
+      track.state = { ...track.state, state, lastTriedAt: at(triedAt), nextTryAt: at(track.dueAt), failures, problem }
+    } finally {
+      track.busy = false
+    }
+  }
+  const named = (key?: string) => tracks.filter(({ config }) => key === undefined || config.key === key)
+  return {
+    keys: feeds.map(({ key }) => key),
+    states: (): readonly FeedState[] => tracks.map(({ state }) => state),
+    /** Reads every feed whose time has come. */
+    tick: async (): Promise<void> => {
+      await Promise.all(tracks.filter(({ dueAt }) => dueAt <= now().getTime()).map(read))
+    },
+    /** Reads feeds at once, whatever their time: all, or one. */
+    readNow: async (key?: string): Promise<void> => {
+      await Promise.all(named(key).map(read))
+    },
+  }
+}
+export type FeedReader = ReturnType<typeof createFeedReader>
+
+/** Lets a reader run: it looks at its feeds every so often, and at once when a stream says a list is out. @returns how to stop it */
+export function runFeedReader(reader: FeedReader, feeds: readonly FeedConfig[], everyMs = 15_000): () => void {
+  void reader.tick()
+  const timer = setInterval(() => void reader.tick(), everyMs)
+  const streams = new Map<string, string[]>()
+  for (const { key, stream } of feeds) if (stream) streams.set(stream, [...(streams.get(stream) ?? []), key])
+  const sources = [...streams].map(([stream, keys]) => {
+    const source = new EventSource(stream, { fetch: (url, init) => fetch(url, { ...init, redirect: 'error' }) })
+    source.addEventListener('list', () => keys.forEach((key) => void reader.readNow(key)))
+    return source
+  })
+  return () => {
+    clearInterval(timer)
+    for (const source of sources) source.close()
+  }
+}

@@ -1,0 +1,25 @@
+import { createSimulator } from './createSimulator.ts'
+
+const port = Number(process.env.SIMULATOR_PORT ?? 0)
+const today = () => new Date().toISOString().slice(0, 10)
+const { app, publish, close } = createSimulator({ seed: process.env.SIMULATOR_SEED ?? 'demo', today })
+const server = app.listen(port, '127.0.0.1', () => process.stdout.write(`merchants on ${port}\n`))
+
+/** A new list each morning. */
+let last = today()
+const morning = setInterval(() => {
+  if (today() === last) return
+  last = today()
+  publish(last)
+}, 60_000)
+
+const stop = () => {
+  clearInterval(morning)
+  close()
+  server.close(() => process.exit(0))
+  server.closeAllConnections()
+}
+process.on('SIGINT', stop)
+process.on('SIGTERM', stop)
+// A parent that is killed cannot tell us to stop, but the pipe it held to us closes.
+if (process.env.STOP_WITH_PARENT) process.stdin.resume().on('end', stop)
