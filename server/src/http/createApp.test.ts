@@ -90,10 +90,10 @@ describe('dishes', () => {
 describe('prices', () => {
   it('count in the line-up of their kitchen once kept, and no longer once taken away', async () => {
     const costOf = async () =>
-      (await call('/api/line-up', { method: 'POST', body: { ...brief, pool: ['Zeus faber'], budget: { perPortion: 9, currency: 'EUR' } } }))
+      (await call('/api/line-up', { method: 'POST', body: { ...brief, pool: ['Seriola lalandi'], budget: { perPortion: 9, currency: 'EUR' } } }))
         .body.ranked[0].portionCost
     expect(await costOf()).toBeNull()
-    const price = { species: 'Zeus faber', form: 'fillet-skinless', price: 30, currency: 'EUR', unit: 'kg', date: '2026-06-12' }
+    const price = { species: 'Seriola lalandi', form: 'fillet-skinless', price: 30, currency: 'EUR', unit: 'kg', date: '2026-06-12' }
     const made = await call('/api/prices', { method: 'POST', body: { price } })
     expect(made).toMatchObject({ status: 201, body: { price } })
     expect((await costOf()).typical).toBeCloseTo((30 * 0.15) / (0.94 * 0.76), 2)
@@ -153,6 +153,9 @@ describe('kitchens', () => {
         body: { species: 'Gadus morhua', offerId: null, because: 'too-dear', from: '2026-06-13', to: '2026-06-14', moves: [] },
       })
     ).body
+    const { merchant } = (await call('/api/merchants/hessle-quay')).body
+    const [list] = (await call('/api/price-lists')).body
+    const rate = (await call('/api/rates', { method: 'POST', body: { rate: { currency: 'GBP', date: '2026-06-01', worth: 1.2 } } })).body
     // Larch Cottage has a price-1 too: a shared id must lead to its own row, never to ours.
     const ours: Record<string, { id: string; body: object }> = {
       briefs: { id: 'paprika-skewers', body: { brief } },
@@ -162,6 +165,9 @@ describe('kitchens', () => {
         body: { season: { species: 'Gadus morhua', water: 'X', landings: [1, 1, 1, 1, 1, 1, 1, 1, 1, 1, 1, 1] } },
       },
       stocks: { id: 'stock-9', body: { stock: { species: 'Gadus morhua', gearScore: { value: 1 } } } },
+      merchants: { id: 'hessle-quay', body: { merchant: { ...merchant, name: 'Theirs' } } },
+      rates: { id: rate.id, body: { rate: { currency: 'GBP', date: '2026-06-01', worth: 9 } } },
+      'price-lists': { id: list.id, body: {} },
       'house-species': { id: hand.id, body: { source: cod } },
       'species-import': { id: brought.importId, body: {} },
       decisions: { id: decision.id, body: {} },
@@ -185,6 +191,9 @@ describe('kitchens', () => {
     expect(await call(`/api/species-import/${brought.importId}/undo`, { method: 'POST' })).toMatchObject({ status: 200 })
     expect((await call('/api/briefs/paprika-skewers')).body).toMatchObject({ revision: 1, brief: { dish: 'Paprika skewers over coals' } })
     expect((await call('/api/prices/price-20')).body).toMatchObject({ revision: 1 })
+    expect((await call('/api/merchants/hessle-quay')).body).toMatchObject({ revision: 1, merchant: { name: 'Hessle Quay Fish' } })
+    expect((await call('/api/price-lists')).body[0]).toEqual(list)
+    expect((await call(`/api/rates/${rate.id}`)).body.rate.worth).toBe(1.2)
   })
 
   it('keep rows of the same id apart', async () => {
