@@ -92,4 +92,5 @@ export {
   SettledNames,
   type ListField,
 } from './merchants.ts'
+export { ALERT_KINDS, DecisionAlert, OrderDay, PriceHistory, Slab, SlabDish, SlabFish, type AlertKind } from './marketDay.ts'
 export { MonthOfDish, YearOfDish } from './year.ts'

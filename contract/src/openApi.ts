@@ -16,6 +16,7 @@ import {
   RateRecord,
   SettledNames,
 } from './merchants.ts'
+import { DecisionAlert, PriceHistory, Slab } from './marketDay.ts'
 import { OfferSheet } from './offer.ts'
 import { ProblemDetails } from './problems.ts'
 import {
@@ -92,6 +93,9 @@ const named = {
   PriceListReport,
   SettledNames,
   FeedState,
+  Slab,
+  PriceHistory,
+  DecisionAlert,
   Kitchen,
   KitchenSwitch,
   ProblemDetails,
@@ -191,6 +195,20 @@ export const buildOpenApi = (version: string) => ({
         answer: { type: 'object' },
       }),
     },
+    '/api/slab': {
+      get: operation({ summary: 'What is good today, with the house’s dishes for it', answer: refTo(Slab), parameters: [date] }),
+    },
+    '/api/price-history/{name}': {
+      get: operation({
+        summary: 'The price of one fish over time',
+        answer: refTo(PriceHistory),
+        parameters: [{ ...id, name: 'name' }, date],
+      }),
+    },
+    '/api/alerts': {
+      get: operation({ summary: 'What happened to decisions since they were taken', answer: listOf(DecisionAlert) }),
+    },
+    '/api/feeds/read': { post: operation({ summary: 'Look at every feed now', answer: listOf(FeedState) }) },
     '/api/feeds': { get: operation({ summary: 'How the merchants’ feeds stand', answer: listOf(FeedState) }) },
     '/api/decisions': {
       get: operation({ summary: 'Decisions of the kitchen, or of one dish', answer: listOf(Decision), parameters: [briefQuery] }),

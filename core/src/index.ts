@@ -1,5 +1,5 @@
 export { markAbsent, planAbsence, stepAbsencePlan } from './absences/index.ts'
-export { computeWeightToBuyG, countPortions, planAmount, type Amount, type Yields } from './amounts/index.ts'
+export { computePortionCost, computeWeightToBuyG, countPortions, planAmount, type Amount, type Yields } from './amounts/index.ts'
 export { computeDesirability, fromAxis, toAxis } from './axes/index.ts'
 export { createFindSpecies, normaliseBrief, type FindSpecies } from './brief/index.ts'
 export { computeDaysLeft, computeIceDays, computeSpoilageRate } from './cold/index.ts'
@@ -46,3 +46,7 @@ export {
   type PriceQuote,
 } from './prices/index.ts'
 export { addDays, toDayNumber, toIsoDate, weekdayOf } from './calendar/index.ts'
+export { planOrder, type LocalMoment } from './orders/index.ts'
+export { stepSlab, type SlabContext } from './slab/index.ts'
+export { stepAlerts, type DecidedDish } from './alerts/index.ts'
+export { createPriceBook, type PriceBook } from './market/index.ts'

@@ -7,6 +7,7 @@ import { CoverCard } from '../coverCard.ts'
 import { DecisionDetail, DecisionInput, DecisionRerun } from '../decisions.ts'
 import { LineUp } from '../lineUp.ts'
 import { MerchantInput, PriceListDetail, PriceListInput, PriceListReport, RateInput, SettledNames } from '../merchants.ts'
+import { DecisionAlert, PriceHistory, Slab } from '../marketDay.ts'
 import { OfferSheet, ResolvedOffer } from '../offer.ts'
 import type { Problem, Result } from '../problems.ts'
 import {
@@ -59,6 +60,9 @@ export const parseAbsenceInput = createParser(AbsenceInput)
 export const parseYearOfDish = createParser(YearOfDish)
 export const parseMerchantInput = createParser(MerchantInput)
 export const parseSettledNames = createParser(SettledNames)
+export const parseSlab = createParser(Slab)
+export const parsePriceHistory = createParser(PriceHistory)
+export const parseDecisionAlert = createParser(DecisionAlert)
 export const parseRateInput = createParser(RateInput)
 export const parsePriceListInput = createParser(PriceListInput)
 export const parsePriceListReport = createParser(PriceListReport)

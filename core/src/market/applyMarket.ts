@@ -1,6 +1,6 @@
 import type { Market, ResolvedOffer, Season, Stock } from '@tender-gill/contract'
 import type { FindSpecies } from '../brief/index.ts'
-import { createPriceResolver } from './resolvePrices.ts'
+import { createPriceBook } from './priceBook.ts'
 import { applyCondition, findSeason } from './season.ts'
 import { computeStockStanding } from './stock.ts'
 
@@ -33,7 +33,7 @@ const stockOf = (stocks: readonly Stock[], offer: ResolvedOffer, { date, waters 
  * says nothing about stay as they were. Pure: the sheet that went in is untouched.
  */
 export function applyMarket(offers: readonly ResolvedOffer[], market: Market, day: MarketDay): readonly ResolvedOffer[] {
-  const pricesOf = createPriceResolver(market.prices ?? [], offers, day.date, day.findSpecies)
+  const { pricesOf } = createPriceBook(market.prices ?? [], offers, day.date, day.findSpecies)
   const seasons = market.seasons ?? []
   const named = seasons.map((season): Season => ({ ...season, species: day.findSpecies(season.species) ?? season.species }))
   const stocks = bySpecies<Stock>(market.stocks ?? [], day.findSpecies)

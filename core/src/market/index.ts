@@ -1,4 +1,4 @@
 export { applyMarket, type MarketDay } from './applyMarket.ts'
-export { createPriceResolver } from './resolvePrices.ts'
+export { createPriceBook, type PriceBook } from './priceBook.ts'
 export { applyCondition, interpolateYear, isClosed, midMonth, monthsAway, monthsByNearness, resolveSeason } from './season.ts'
 export { computeStockStanding, scoreBiomass, scorePressure } from './stock.ts'

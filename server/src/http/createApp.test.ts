@@ -90,8 +90,12 @@ describe('dishes', () => {
 describe('prices', () => {
   it('count in the line-up of their kitchen once kept, and no longer once taken away', async () => {
     const costOf = async () =>
-      (await call('/api/line-up', { method: 'POST', body: { ...brief, pool: ['Seriola lalandi'], budget: { perPortion: 9, currency: 'EUR' } } }))
-        .body.ranked[0].portionCost
+      (
+        await call('/api/line-up', {
+          method: 'POST',
+          body: { ...brief, pool: ['Seriola lalandi'], budget: { perPortion: 9, currency: 'EUR' } },
+        })
+      ).body.ranked[0].portionCost
     expect(await costOf()).toBeNull()
     const price = { species: 'Seriola lalandi', form: 'fillet-skinless', price: 30, currency: 'EUR', unit: 'kg', date: '2026-06-12' }
     const made = await call('/api/prices', { method: 'POST', body: { price } })

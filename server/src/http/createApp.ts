@@ -32,6 +32,7 @@ import {
   seasonMapping,
   stockMapping,
 } from '../records/mappings.ts'
+import { createMarketDayRoutes } from '../marketDay/marketDayRoutes.ts'
 import { createPriceListRepository } from '../priceLists/priceListRepository.ts'
 import { createPriceListRoutes } from '../priceLists/priceListRoutes.ts'
 import { createRecordRepository } from '../records/recordRepository.ts'
@@ -104,6 +105,7 @@ export function createApp({ db, log, now, cookieSecret, webFolder, writesPerMinu
     createLeaningsRoutes(leanings),
     createPriceListRoutes({ books, lists, merchants }),
     createFeedRoutes(feeds),
+    createMarketDayRoutes({ briefs, decisions, merchants, openSheets, now }),
   )
   app.use('/api', createRecordRoutes({ path: 'briefs', what: 'dish', repository: briefs, parse: createParseBrief(books) }))
   app.use('/api', createRecordRoutes({ path: 'prices', what: 'price', repository: prices, parse: createParsePrice(books) }))

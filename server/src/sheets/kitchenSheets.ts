@@ -16,7 +16,7 @@ import type {
   StockInput,
   StockRecord,
 } from '@tender-gill/contract'
-import { applyMarket, convertQuotes, markAbsent } from '@tender-gill/core'
+import { applyMarket, convertQuotes, createPriceBook, markAbsent, type PriceBook } from '@tender-gill/core'
 import type { KitchenRepository } from '../kitchens/kitchenRepository.ts'
 import type { PriceListRepository, ReadyList } from '../priceLists/priceListRepository.ts'
 import type { HouseBooks, LeaningBook } from '../book/houseBook.ts'
@@ -42,9 +42,13 @@ function createBareSheet({ offers, snapshot, leanings }: LeaningBook, date: stri
   return { snapshot: leans ? hash([snapshot, leanings]) : snapshot, date, offers: [...offers], ...(leans ? { leanings } : {}) }
 }
 
-function layPrices(book: LeaningBook, { prices, lists, rates, currency }: DayOver, date: string): OfferSheet {
+/** Every quote the kitchen has, in its own currency where there is a rate. */
+const readQuotes = ({ prices, lists, rates, currency }: DayOver, date: string): readonly Price[] =>
+  convertQuotes([...prices, ...lists.flatMap((list) => list.quotes)], rates, currency, date)
+
+function layPrices(book: LeaningBook, over: DayOver, date: string): OfferSheet {
   const bare = createBareSheet(book, date)
-  const quotes = convertQuotes([...prices, ...lists.flatMap((list) => list.quotes)], rates, currency, date)
+  const quotes = readQuotes(over, date)
   if (quotes.length === 0) return bare
   const dressed = applyMarket(book.offers, { prices: [...quotes] }, { date, waters: null, findSpecies: book.findSpecies })
   return { ...bare, offers: [...dressed] }
@@ -94,6 +98,8 @@ export function createKitchenSheet(book: LeaningBook, over: DayOver, date: strin
 export interface KitchenSheets {
   readonly book: LeaningBook
   readonly sheetOn: (date: string) => OfferSheet
+  /** The prices of a day and what they rest on. */
+  readonly pricesOn: (date: string) => PriceBook
   /** The sheet a brief is answered from: one that brings its own market from the book alone, any other from the kitchen's day. */
   readonly sheetOf: (brief: Pick<Brief, 'date' | 'market'>) => OfferSheet
 }
@@ -131,6 +137,7 @@ export function createKitchenSheets({ books, prices, lists, rates, kitchens, sea
     return {
       book,
       sheetOn,
+      pricesOn: (date) => createPriceBook(readQuotes(over, date), book.offers, date, book.findSpecies),
       sheetOf: ({ date, market }) => (market ? createBareSheet(book, date ?? today) : sheetOn(date ?? today)),
     }
   }

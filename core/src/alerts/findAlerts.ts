@@ -1,0 +1,83 @@
+import type { AlertKind, Choice, DecisionAlert, Gate, LineUp } from '@tender-gill/contract'
+import { computePortionCost } from '../amounts/index.ts'
+import { GATE_LABEL } from '../describe/index.ts'
+import { findLeader, type KeptDish, type KeptDishes } from '../kept/index.ts'
+import { createBoard, type Board, type Entry } from '../lineUp/index.ts'
+
+/** A dish with the decision that stands, and the line-up behind it. */
+export interface DecidedDish {
+  readonly kept: KeptDish
+  readonly choice: Choice
+  readonly then: LineUp
+}
+
+/** Dearer by this much is worth a word even where the order stays. */
+const DEARER = 1.15
+
+const KIND_OF_GATE: Partial<Record<Gate, AlertKind>> = {
+  'closed-season': 'closed',
+  'not-landed': 'closed',
+  protected: 'closed',
+  stock: 'below-floor',
+  unavailable: 'gone',
+  budget: 'over-budget',
+}
+
+const money = (amount: number, currency: string): string => `${amount.toFixed(2)} ${currency}`
+
+interface Happened {
+  readonly kind: AlertKind
+  readonly sentence: string
+}
+
+function findHappened(entry: Entry, common: string, { choice, then }: DecidedDish, board: Board): Happened | null {
+  const [gate] = entry.gates
+  if (gate)
+    return {
+      kind: KIND_OF_GATE[gate] ?? 'closed',
+      sentence: `${common} cannot be taken for this day any more: ${GATE_LABEL[gate].toLowerCase()}.`,
+    }
+  const cost = computePortionCost(entry.candidate.offer, entry.candidate.form, board.brief)
+  const was = then.ranked.find(({ offerId }) => offerId === choice.offerId)?.portionCost
+  const { budget } = board.brief
+  const same = cost && was && cost.currency === was.currency
+  const rise = same ? `${money(was.typical, was.currency)} a portion when it was taken, ${money(cost.typical, cost.currency)} now` : ''
+  if (same && budget && was.typical <= budget.perPortion && cost.typical > budget.perPortion)
+    return { kind: 'over-budget', sentence: `${common} went past the budget of ${money(budget.perPortion, budget.currency)}: ${rise}.` }
+  const leader = findLeader(board)?.candidate.offer
+  const ledThen = then.ranked[0]?.species === choice.species
+  if (ledThen && leader && leader.species !== choice.species)
+    return {
+      kind: 'lost-lead',
+      sentence: `${common} stood first when it was taken; ${leader.common} does now${same && Math.abs(cost.typical / was.typical - 1) > 0.03 ? ` (${rise})` : ''}.`,
+    }
+  if (same && cost.typical > was.typical * DEARER) return { kind: 'dearer', sentence: `${common} grew dearer: ${rise}.` }
+  return null
+}
+
+/**
+ * What happened to decisions since they were taken: closed, below the house's floor, not to be had, past the budget, no longer first, or
+ * much dearer; the gravest only. Dishes of days gone by are passed over. Runs a dish at a time; yields how many are done.
+ */
+export function* stepAlerts(
+  decided: readonly DecidedDish[],
+  { today, sheetOf }: Pick<KeptDishes, 'today' | 'sheetOf'>,
+): Generator<number, DecisionAlert[]> {
+  const alerts: DecisionAlert[] = []
+  for (const [i, one] of decided.entries()) {
+    yield i
+    const { brief, id } = one.kept
+    if (brief.date !== undefined && brief.date < today) continue
+    const laid = createBoard(brief, sheetOf(brief), today)
+    if (!laid.ok) continue
+    const entry = laid.value.entries.find(({ candidate }) => candidate.offer.id === one.choice.offerId)
+    if (!entry) continue
+    const { common } = entry.candidate.offer
+    const happened = findHappened(entry, common, one, laid.value)
+    if (!happened) continue
+    const leader = findLeader(laid.value)?.candidate.offer
+    const leaderNow = leader && leader.species !== one.choice.species ? leader.common : null
+    alerts.push({ briefId: id, dish: brief.dish, common, ...happened, leaderNow })
+  }
+  return alerts
+}

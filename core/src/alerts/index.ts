@@ -1,0 +1,1 @@
+export { stepAlerts, type DecidedDish } from './findAlerts.ts'

@@ -1,0 +1,125 @@
+import type { Form, Price, ResolvedOffer, ResolvedPrice } from '@tender-gill/contract'
+import type { FindSpecies } from '../brief/index.ts'
+import { toDayNumber } from '../calendar/index.ts'
+import {
+  computePerKg,
+  estimatePrice,
+  findGroupMove,
+  findUsualPrice,
+  quoteMatches,
+  STILL_GROUP,
+  type GroupMove,
+  type PriceEstimate,
+  type PriceQuote,
+} from '../prices/index.ts'
+import { QUOTE_LIFE_DAYS } from '../tables/constants.ts'
+
+/** A quote read: the day and the log price it gives, with what it was read from. */
+export interface ReadQuote extends PriceQuote {
+  readonly quote: Price
+}
+
+/** Quotes by species, those with a price of a kilogram only; one without a date counts for the day asked for. Later ones are passed over. */
+function readQuotes(prices: readonly Price[], today: number, findSpecies: FindSpecies): ReadonlyMap<string, readonly ReadQuote[]> {
+  const found = new Map<string, string | undefined>()
+  const read = new Map<string, ReadQuote[]>()
+  for (const quote of prices) {
+    if (!found.has(quote.species)) found.set(quote.species, findSpecies(quote.species))
+    const species = found.get(quote.species)
+    const perKg = computePerKg(quote)
+    const day = quote.date ? toDayNumber(quote.date) : today
+    if (!species || perKg === undefined || day > today) continue
+    const own = read.get(species) ?? []
+    read.set(species, own)
+    own.push({ quote, day, logPerKg: Math.log(perKg) })
+  }
+  return read
+}
+
+/** Latest first; of one day the cheapest first: that is the one a buyer takes up. */
+const byNewest = (a: ReadQuote, b: ReadQuote) =>
+  b.day - a.day || a.logPerKg - b.logPerKg || ((a.quote.id ?? '') < (b.quote.id ?? '') ? -1 : 1)
+
+/** Prices of one day, and what each rests on. */
+export interface PriceBook {
+  /** Prices of an offer on the day, one a form. A form with no quote of its own within a year has none. */
+  readonly pricesOf: (offer: ResolvedOffer) => ResolvedPrice[]
+  /** Quotes of an offer in a form up to the day, oldest first, in the currency of the latest. */
+  readonly quotesOf: (offer: ResolvedOffer, form: Form) => readonly ReadQuote[]
+  /** The estimate for an earlier day, from what was known then. */
+  readonly estimateOn: (offer: ResolvedOffer, form: Form, date: string) => PriceEstimate | undefined
+  /** What a kilogram usually costs at this time of the year; null where too little is known to say. */
+  readonly usualOf: (offer: ResolvedOffer, form: Form) => number | null
+}
+
+/**
+ * Prices of offers on a day, estimated from all quotes that speak of them. The group of a fish is the rest of its family: group and month
+ * only steady an estimate that rests on at least one quote of its own. Currencies are never mixed: the latest quote's counts.
+ */
+export function createPriceBook(
+  prices: readonly Price[],
+  offers: readonly ResolvedOffer[],
+  date: string,
+  findSpecies: FindSpecies,
+): PriceBook {
+  const today = toDayNumber(date)
+  const read = readQuotes(prices, today, findSpecies)
+  const families = new Map<string, Set<string>>()
+  for (const { family, species } of offers) {
+    if (!read.has(species)) continue
+    families.set(family, (families.get(family) ?? new Set()).add(species))
+  }
+  const groups = new Map<string, GroupMove>()
+  const groupOf = ({ family, species }: ResolvedOffer, currency: string): GroupMove => {
+    const key = `${species}|${currency}`
+    const ready = groups.get(key)
+    if (ready) return ready
+    const others = [...(families.get(family) ?? [])].filter((other) => other !== species)
+    const group = others.length === 0 ? STILL_GROUP : findGroupMove(others.flatMap((other) => splitSeries(read.get(other) ?? [], currency)))
+    groups.set(key, group)
+    return group
+  }
+  const spokenOf = (offer: ResolvedOffer) =>
+    (read.get(offer.species) ?? []).filter(({ quote }) => quoteMatches(quote, offer, offer.species))
+  const ofForm = (quotes: readonly ReadQuote[], form: Form): readonly ReadQuote[] => {
+    const own = quotes.filter(({ quote }) => quote.form === form).sort(byNewest)
+    const [latest] = own
+    return latest ? own.filter(({ quote }) => quote.currency === latest.quote.currency).reverse() : []
+  }
+  const quotesOf = (offer: ResolvedOffer, form: Form) => ofForm(spokenOf(offer), form)
+  return {
+    quotesOf,
+    pricesOf: (offer) => {
+      const spoken = spokenOf(offer)
+      if (spoken.length === 0) return []
+      return offer.forms.flatMap(({ form }): readonly ResolvedPrice[] => {
+        const own = ofForm(spoken, form)
+        const latest = own.at(-1)
+        if (!latest || today - latest.day > QUOTE_LIFE_DAYS) return []
+        const { currency, glaze, id, merchant, date: day } = latest.quote
+        const estimate = estimatePrice(own, today, () => groupOf(offer, currency))
+        if (!estimate) return []
+        return [
+          {
+            ...{ form, perKg: estimate.perKg, currency, quotes: estimate.quotes, latestDate: day ?? null },
+            ...{ quoteId: id ?? null, merchant: merchant ?? null, glaze: glaze ?? 0 },
+          },
+        ]
+      })
+    },
+    estimateOn: (offer, form, on) => estimatePrice(quotesOf(offer, form), toDayNumber(on)),
+    usualOf: (offer, form) => findUsualPrice(quotesOf(offer, form), today),
+  }
+}
+
+/** Quotes of one species apart by what is sold, so that a dear form does not look like a dear day. */
+function splitSeries(quotes: readonly ReadQuote[], currency: string): readonly (readonly PriceQuote[])[] {
+  const series = new Map<string, PriceQuote[]>()
+  for (const one of quotes) {
+    const { form, origin, state, part } = one.quote
+    if (one.quote.currency !== currency) continue
+    const key = [form, origin, state, part].join('|')
+    series.set(key, [...(series.get(key) ?? []), one])
+  }
+  return [...series.values()]
+}

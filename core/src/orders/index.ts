@@ -1,0 +1,1 @@
+export { planOrder, type LocalMoment } from './planOrder.ts'

@@ -1,0 +1,1 @@
+export { stepSlab, type SlabContext } from './layOutSlab.ts'

@@ -1,0 +1,143 @@
+import type { Brief, Form, Merchant, ResolvedOffer, Slab, SlabDish, SlabFish } from '@tender-gill/contract'
+import { computePortionCost, findPrice } from '../amounts/index.ts'
+import { createMiss, desirabilityOfMiss } from '../axes/index.ts'
+import { toDayNumber } from '../calendar/index.ts'
+import type { KeptDishes } from '../kept/index.ts'
+import { createBoard, type Board, type Entry } from '../lineUp/index.ts'
+import { toTenth } from '../fit/index.ts'
+import { planOrder, type LocalMoment } from '../orders/index.ts'
+
+export interface SlabContext extends KeptDishes {
+  readonly date: string
+  readonly now: LocalMoment
+  readonly merchants: readonly Merchant[]
+  /** What a kilogram usually costs at this time of the year; null where too little is known. */
+  readonly usualOf: (offer: ResolvedOffer, form: Form) => number | null
+}
+
+/** Portion whose cost is shown beside each fish: cooked in the oven, in the form that does it for least. */
+const PORTION_G = 150
+/** A list older than this is not today's. */
+const FRESH_DAYS = 9
+/** Weights of the three, and what counts as well. */
+const WEIGHTS = { price: 3, condition: 2, stock: 3 } as const
+/** At its usual price half the day is won; a tenth below it all of it. */
+const CHEAP = -Math.log(0.9)
+const LEAST_FIT = 70
+const MOST_DISHES = 4
+const conditionMiss = createMiss('condition', { from: 6, to: null })
+const stockMiss = createMiss('stock', { from: 60, to: null })
+
+/** 1 a tenth or more below the usual price, about 0.7 at it, near the floor half as dear again. */
+function judgePrice(typical: number, usual: number): number {
+  const above = Math.log(typical / usual) + CHEAP
+  return desirabilityOfMiss(Math.max(0, above) / 0.4)
+}
+
+function describePrice(typical: number, usual: number): string {
+  const percent = Math.round((typical / usual - 1) * 100)
+  if (Math.abs(percent) < 3) return 'at its usual price for the month'
+  return percent < 0 ? `${-percent} % below its usual price for the month` : `${percent} % above its usual price for the month`
+}
+
+interface Judged {
+  readonly good: number
+  readonly because: string[]
+  readonly unknown: SlabFish['unknown']
+}
+
+function judge({ candidate: { offer, form } }: Entry, usual: number | null): Judged {
+  const price = findPrice(offer, form)
+  const wild = offer.origin === 'wild' && offer.state === 'fresh'
+  const condition = wild ? (offer.season?.condition ?? null) : null
+  const parts: (readonly [weight: number, desirability: number, words: string])[] = []
+  const unknown: SlabFish['unknown'] = []
+  if (price && usual !== null)
+    parts.push([WEIGHTS.price, judgePrice(price.perKg.typical, usual), describePrice(price.perKg.typical, usual)])
+  else unknown.push('price')
+  if (condition !== null)
+    parts.push([
+      WEIGHTS.condition,
+      desirabilityOfMiss(conditionMiss(condition)),
+      condition >= 6 ? 'in good flesh' : condition < 3 ? 'spent, thin flesh' : 'flesh not at its best',
+    ])
+  else if (wild) unknown.push('condition')
+  if (offer.stock)
+    parts.push([WEIGHTS.stock, desirabilityOfMiss(stockMiss(offer.stock.typical)), `its stock stands at ${offer.stock.typical.toFixed(0)}`])
+  else unknown.push('stock')
+  const weight = parts.reduce((sum, [w]) => sum + w, 0)
+  const logs = parts.reduce((sum, [w, desirability]) => sum + w * Math.log(desirability), 0)
+  return { good: weight === 0 ? 0 : toTenth(100 * Math.exp(logs / weight)), because: parts.map(([, , words]) => words), unknown }
+}
+
+interface LaidDish {
+  readonly id: string
+  readonly dish: string
+  readonly fits: ReadonlyMap<string, number>
+}
+
+/** What each passing offer does in a dish of the house. */
+function layDish({ id, brief }: KeptDishes['dishes'][number], { sheetOf, today }: KeptDishes): LaidDish | null {
+  const board = createBoard(brief, sheetOf(brief), today)
+  if (!board.ok) return null
+  const passing = board.value.considered.filter(({ gates }) => gates.length === 0)
+  return { id, dish: brief.dish, fits: new Map(passing.map(({ candidate, fit }) => [candidate.offer.id, fit.fit])) }
+}
+
+function dishesFor(offerId: string, laid: readonly LaidDish[]): SlabDish[] {
+  return laid
+    .flatMap(({ id, dish, fits }) => {
+      const fit = fits.get(offerId) ?? 0
+      return fit >= LEAST_FIT ? [{ briefId: id, dish, fit: toTenth(fit) }] : []
+    })
+    .sort((a, b) => b.fit - a.fit || (a.briefId < b.briefId ? -1 : 1))
+    .slice(0, MOST_DISHES)
+}
+
+const canBeSold = ({ candidate: { offer, form } }: Entry, date: string): boolean => {
+  const price = findPrice(offer, form)
+  if (!price || offer.absent || offer.season?.closed || offer.stock?.spent || offer.listing?.status === 'prohibited') return false
+  return price.latestDate === null || toDayNumber(date) - toDayNumber(price.latestDate) <= FRESH_DAYS
+}
+
+function toFish(entry: Entry, board: Board, context: SlabContext, laid: readonly LaidDish[]): SlabFish[] {
+  const { offer, form } = entry.candidate
+  const price = findPrice(offer, form)
+  if (!price) return []
+  const usualPerKg = context.usualOf(offer, form)
+  const merchant = context.merchants.find(({ name }) => name === price.merchant)
+  return [
+    {
+      ...{ species: offer.species, common: offer.common, offerId: offer.id, offer: offer.label, form },
+      ...{ perKg: price.perKg, currency: price.currency, merchant: price.merchant, quotes: price.quotes, latestDate: price.latestDate },
+      ...{ portionCost: computePortionCost(offer, form, board.brief), usualPerKg, season: offer.season, stock: offer.stock },
+      ...judge(entry, usualPerKg),
+      dishes: dishesFor(offer.id, laid),
+      order: merchant ? planOrder(merchant, context.now) : null,
+    },
+  ]
+}
+
+/**
+ * What is good today: every fish with a price on a recent list, by its price against its own month, its condition and its stock (weighted
+ * geometric mean, what is not known left out and said), each with the dishes of the house it would do well. Runs a dish at a time; yields
+ * how many are done.
+ */
+export function* stepSlab(context: SlabContext): Generator<number, Slab> {
+  const brief: Brief = { dish: 'Today', method: 'roast', format: 'portion', portionG: PORTION_G, covers: 1, date: context.date }
+  const laid: LaidDish[] = []
+  for (const [i, kept] of context.dishes.entries()) {
+    yield i
+    const dish = layDish(kept, context)
+    if (dish) laid.push(dish)
+  }
+  const sheet = context.sheetOf(brief)
+  const waters = [...new Set((sheet.seasons ?? []).map(({ water }) => water))]
+  const board = createBoard(waters.length > 0 ? { ...brief, waters } : brief, sheet, context.today)
+  if (!board.ok) throw new RangeError('the slab’s own brief is wrong')
+  const fish = board.value.considered
+    .filter((entry) => canBeSold(entry, context.date))
+    .flatMap((entry) => toFish(entry, board.value, context, laid))
+    .sort((a, b) => a.unknown.length - b.unknown.length || b.good - a.good || (a.offerId < b.offerId ? -1 : 1))
+  return { date: context.date, portionG: PORTION_G, fish }
+}
