@@ -187,6 +187,7 @@ export const buildOpenApi = (version: string) => ({
     },
     '/api/price-lists/{id}/undo': { post: operation({ summary: 'Take a list back', answer: refTo(PriceList), parameters: [id] }) },
     '/api/price-lists/{id}/restore': { post: operation({ summary: 'Put a list back', answer: refTo(PriceList), parameters: [id] }) },
+    '/api/price-lists-stamp': { get: operation({ summary: 'Changes whenever lists or rates do', answer: { type: 'object' } }) },
     '/api/settled-names': {
       get: operation({ summary: 'What names on lists stand for here', answer: { type: 'array' } }),
       post: operation({

@@ -19,6 +19,11 @@ const DecisionsPage = lazy(() => import('./features/decisions/DecisionsPage.tsx'
 const AbsencesPage = lazy(() => import('./features/absences/AbsencesPage.tsx'))
 const CoverCardPage = lazy(() => import('./features/coverCard/CoverCardPage.tsx'))
 const SwapMapPage = lazy(() => import('./features/swapMap/SwapMapPage.tsx'))
+const SlabPage = lazy(() => import('./features/slab/SlabPage.tsx'))
+const PricesPage = lazy(() => import('./features/prices/PricesPage.tsx'))
+const MerchantsPage = lazy(() => import('./features/merchants/MerchantsPage.tsx'))
+const BringListPage = lazy(() => import('./features/merchants/BringListPage.tsx'))
+const StandingPage = lazy(() => import('./features/market/StandingPage.tsx'))
 const WatersPage = lazy(() => import('./features/market/WatersPage.tsx'))
 const StocksPage = lazy(() => import('./features/market/StocksPage.tsx'))
 const YearPage = lazy(() => import('./features/year/YearPage.tsx'))
@@ -48,6 +53,11 @@ export function App() {
           <Route path="/book/files" element={<FilesPage />} />
           <Route path="/book/swaps" element={<SwapMapPage />} />
           <Route path="/book/:species" element={<SpeciesPage />} />
+          <Route path="/market" element={<SlabPage />} />
+          <Route path="/market/prices" element={<PricesPage />} />
+          <Route path="/market/merchants" element={<MerchantsPage />} />
+          <Route path="/market/merchants/:id/list" element={<BringListPage />} />
+          <Route path="/market/standing" element={<StandingPage />} />
           <Route path="/market/waters" element={<WatersPage />} />
           <Route path="/market/stocks" element={<StocksPage />} />
           <Route path="/missing" element={<AbsencesPage />} />

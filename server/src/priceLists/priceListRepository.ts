@@ -99,6 +99,15 @@ export function createPriceListRepository(db: Database, now: () => Date) {
       const [row] = await db.select().from(priceLists).where(own(kitchenId, id))
       return list && row && { list, quotes: [...row.quotes], bad: [...row.bad], open: [...row.open] }
     },
+    /** Changes whenever a list that counts, a rate or what was settled does. */
+    readStamp: async (kitchenId: string): Promise<string> => {
+      const { rows } = await db.execute<{ stamp: string }>(sql`
+        select md5(
+          coalesce((select string_agg(content_hash, ',' order by id) from price_lists where kitchen_id = ${kitchenId} and taken_back_at is null), '')
+          || '|' || coalesce((select string_agg(id || '.' || revision, ',' order by id) from rates where kitchen_id = ${kitchenId} and deleted_at is null), '')
+        ) as stamp`)
+      return rows[0]?.stamp ?? ''
+    },
     /** Rows of every list that counts; those that were read before are not read again. */
     listReady: async (kitchenId: string, today: string): Promise<readonly ReadyList[]> => {
       const since = new Date(Date.parse(today) - DAYS_KEPT_READY * 86_400_000).toISOString().slice(0, 10)

@@ -22,6 +22,9 @@ export function createPriceListRoutes({ books, lists, merchants }: PriceListDeps
   router.get('/price-lists', async (_req, res) => {
     res.json(await lists.list(kitchenOf(res).id))
   })
+  router.get('/price-lists-stamp', async (_req, res) => {
+    res.json({ stamp: await lists.readStamp(kitchenOf(res).id) })
+  })
   router.get('/price-lists/:id', async (req, res) => {
     const detail = await lists.readDetail(kitchenOf(res).id, idOf(req))
     if (!detail) throw notFound('No such list')

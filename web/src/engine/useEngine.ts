@@ -6,6 +6,7 @@ import {
   useHouseSpeciesQuery,
   useKitchenQuery,
   useLeaningsQuery,
+  usePriceListsStampQuery,
   usePricesQuery,
   useSeasonsQuery,
   useStocksQuery,
@@ -13,14 +14,19 @@ import {
 import { getEngine, loadSheet } from './engine.ts'
 import type { Engine } from './createEngine.ts'
 
+const LISTS_LOOKED_FOR_MS = 60_000
+
 /** Everything of the kitchen that is laid over the book, by id and revision; undefined until all of it is known. */
 function useLaidOver(): string | undefined {
   const records = [usePricesQuery(), useHouseSpeciesQuery(), useSeasonsQuery(), useStocksQuery()]
   const leanings = useLeaningsQuery()
   const absences = useAbsencesQuery()
+  // A merchant's list may come in at any time: what stands on the page stays until it is known to be another.
+  const { data: lists } = usePriceListsStampQuery(undefined, { pollingInterval: LISTS_LOOKED_FOR_MS })
+  if (!lists) return undefined
   if ([...records, leanings, absences].some(({ data, isFetching }) => !data || isFetching)) return undefined
   const names = records.map(({ data = [] }) => data.map(({ id, revision }) => `${id}.${revision}`).join(','))
-  return [...names, leanings.data?.revision, absences.data?.map(({ id }) => id).join(',')].join('|')
+  return [...names, leanings.data?.revision, absences.data?.map(({ id }) => id).join(','), lists.stamp].join('|')
 }
 
 /** Names the offers the engine has loaded; changes when the kitchen, the day or what the kitchen lays over the book does. Undefined until they are there. */

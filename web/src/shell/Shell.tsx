@@ -64,7 +64,7 @@ export function Shell({ children }: { readonly children: ReactNode }) {
         </div>
         <nav className="rooms" aria-label="Rooms">
           <BuiltRoom to="/book">Book</BuiltRoom>
-          <BuiltRoom to="/market/waters">Market</BuiltRoom>
+          <BuiltRoom to="/market">Market</BuiltRoom>
           <BuiltRoom to="/house">House</BuiltRoom>
         </nav>
         <div style={{ marginLeft: 'auto' }}>

@@ -246,6 +246,14 @@ export function createFakeServer({ dishes, prices = [], seasons = [], stocks = [
         return json(leanings)
       case 'absences':
         return json(absences)
+      case 'price-lists-stamp':
+        return json({ stamp: '' })
+      case 'alerts':
+      case 'merchants':
+      case 'rates':
+      case 'feeds':
+      case 'price-lists':
+        return json([])
       case 'cover-card':
         return json(writeCoverCard({ from: search.get('from') ?? TODAY, to: search.get('to') ?? TODAY }, keptDishes()))
       case 'offers':

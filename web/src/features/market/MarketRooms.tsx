@@ -4,6 +4,9 @@ import Typography from '@mui/material/Typography'
 import { Link } from 'react-router'
 
 const ROOMS = [
+  ['/market', 'Today’s slab'],
+  ['/market/prices', 'Prices'],
+  ['/market/merchants', 'Merchants'],
   ['/market/waters', 'Waters'],
   ['/market/stocks', 'Stocks'],
 ] as const

@@ -82,7 +82,8 @@ export default function StocksPage() {
             ))}
           </Box>
           <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-            Invented in the demo. Wish and floor are set in the <a href="/house">house</a>.
+            Invented in the demo. Wish and floor are set in the <a href="/house">house</a>.{' '}
+            <a href="/market/standing">How a standing is worked out</a>.
           </Typography>
         </Paper>
         {chosen && (

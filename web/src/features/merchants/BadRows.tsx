@@ -1,0 +1,42 @@
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import type { BadRow } from '@tender-gill/contract'
+import { INK } from '../../theme.ts'
+
+const SHOWN = 200
+
+/** Rows that could not be kept, by line. */
+export function BadRows({ rows }: { readonly rows: readonly BadRow[] }) {
+  if (rows.length === 0) return null
+  return (
+    <Box sx={{ overflow: 'auto', maxHeight: 320 }} tabIndex={0} role="region" aria-label="Rows that cannot be kept">
+      <Box
+        component="table"
+        sx={{
+          borderCollapse: 'collapse',
+          width: '100%',
+          fontSize: 14,
+          '& th, & td': { borderTop: `1px solid ${INK.hairline}`, textAlign: 'left', py: 0.5, pr: 2, verticalAlign: 'top' },
+        }}
+      >
+        <thead>
+          <tr>
+            <th scope="col">Line</th>
+            <th scope="col">Column</th>
+            <th scope="col">What is wrong</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.slice(0, SHOWN).map(({ line, column, message }) => (
+            <tr key={`${line} ${message}`}>
+              <td>{line}</td>
+              <td>{column ?? ''}</td>
+              <td>{message}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+      {rows.length > SHOWN && <Typography variant="body2">and {rows.length - SHOWN} more</Typography>}
+    </Box>
+  )
+}

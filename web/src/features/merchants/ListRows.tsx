@@ -1,0 +1,84 @@
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import type { PriceList } from '@tender-gill/contract'
+import { FORM_LABEL } from '@tender-gill/core'
+import { useState } from 'react'
+import { usePriceListQuery, usePutListBackMutation, useSettleNamesMutation, useTakeListBackMutation } from '../../api/api.ts'
+import { INK } from '../../theme.ts'
+import { formatMoney } from '../dishWords.ts'
+import { GoneNotice } from '../market/SideList.tsx'
+import { BadRows } from './BadRows.tsx'
+import { NamesToSettle } from './NamesToSettle.tsx'
+import { sayDay } from './orderWords.ts'
+
+const FIRST_SHOWN = 8
+const UNIT_WORDS = { kg: 'a kilo', lb: 'a pound', each: 'each', box: 'a box' } as const
+
+/** A list with its rows, the names that wait on it, and what could not be kept. */
+function OpenList({ id }: { readonly id: string }) {
+  const { data } = usePriceListQuery(id)
+  const [settle] = useSettleNamesMutation()
+  if (!data) return null
+  return (
+    <Box sx={{ pl: 2, pb: 1, display: 'grid', gap: 1 }}>
+      <NamesToSettle names={data.open} action="Settle these names" onSettle={(names) => void settle({ names })} />
+      <BadRows rows={data.bad} />
+      <Box component="ul" aria-label="Rows kept" sx={{ m: 0, pl: 2, columns: { md: 2 } }}>
+        {data.quotes.map(({ species, form, price, currency, unit, grade }, i) => (
+          <li key={i}>
+            <i>{species}</i>, {FORM_LABEL[form]}
+            {grade ? `, ${grade}` : ''}: {formatMoney(price, currency)} {UNIT_WORDS[unit]}
+          </li>
+        ))}
+      </Box>
+    </Box>
+  )
+}
+
+/** A merchant's lists, the newest first; each can be looked into and taken back. */
+export function ListRows({ lists, today }: { readonly lists: readonly PriceList[]; readonly today: string }) {
+  const [open, setOpen] = useState<string | null>(null)
+  const [all, setAll] = useState(false)
+  const [gone, setGone] = useState<PriceList | null>(null)
+  const [takeBack] = useTakeListBackMutation()
+  const [putBack] = usePutListBackMutation()
+  const shown = all ? lists : lists.slice(0, FIRST_SHOWN)
+  return (
+    <>
+      <GoneNotice
+        words={gone && `The list of ${sayDay(gone.date, today)} was taken back; its prices no longer count.`}
+        onBack={() => gone && void putBack(gone.id).then(() => setGone(null))}
+      />
+      {lists.length === 0 && <Typography>No list is kept yet.</Typography>}
+      <Box component="ul" aria-label="Lists" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        {shown.map((list) => (
+          <Box component="li" key={list.id} sx={{ borderTop: `1px solid ${INK.hairline}` }}>
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+              <Button size="small" aria-expanded={open === list.id} onClick={() => setOpen(open === list.id ? null : list.id)}>
+                {sayDay(list.date, today)}
+              </Button>
+              <Typography variant="body2" sx={{ flex: 1 }}>
+                {list.quotes} prices{list.bad > 0 ? `, ${list.bad} rows not kept` : ''},{' '}
+                {list.source === 'feed' ? 'from the feed' : (list.fileName ?? 'typed in')}
+              </Typography>
+              <Button
+                size="small"
+                aria-label={`Take the list of ${sayDay(list.date, today)} back`}
+                onClick={() => void takeBack(list.id).then(({ data }) => data && setGone(data))}
+              >
+                Take back
+              </Button>
+            </Box>
+            {open === list.id && <OpenList id={list.id} />}
+          </Box>
+        ))}
+      </Box>
+      {lists.length > shown.length && (
+        <Button size="small" onClick={() => setAll(true)}>
+          Show the other {lists.length - shown.length}
+        </Button>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,111 @@
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import MenuItem from '@mui/material/MenuItem'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import type { FeedState, Kitchen, Merchant, MerchantRecord } from '@tender-gill/contract'
+import { useSaveMerchantMutation } from '../../api/api.ts'
+import { useKept } from '../market/useKept.ts'
+import { WEEKDAYS } from './orderWords.ts'
+
+interface Props {
+  readonly record: MerchantRecord
+  readonly kitchen: Kitchen
+  readonly feeds: readonly FeedState[]
+}
+
+/** When a merchant delivers, until when to order, how little it sends: kept a moment after the last change. */
+export function MerchantEditor({ record, kitchen, feeds }: Props) {
+  const [save] = useSaveMerchantMutation()
+  const { value, change, state } = useKept<Merchant>(record.merchant, async (merchant) => {
+    const { data } = await save({ id: record.id, revision: record.revision, input: { merchant } })
+    return data !== undefined
+  })
+  const keys = [...new Set([...feeds.map(({ key }) => key), ...(value.feed === null ? [] : [value.feed])])]
+  const toggle = (day: number) =>
+    change({
+      ...value,
+      delivers: value.delivers.includes(day) ? value.delivers.filter((one) => one !== day) : [...value.delivers, day].sort(),
+    })
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <TextField
+        label="Name"
+        size="small"
+        value={value.name}
+        onChange={({ target }) => target.value !== '' && change({ ...value, name: target.value })}
+      />
+      <Box role="group" aria-label="Delivers on" sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, alignItems: 'center' }}>
+        <Typography sx={{ mr: 1 }}>Delivers on</Typography>
+        {WEEKDAYS.map((name, i) => (
+          <Button
+            key={name}
+            size="small"
+            variant={value.delivers.includes(i + 1) ? 'contained' : 'outlined'}
+            aria-pressed={value.delivers.includes(i + 1)}
+            aria-label={name}
+            onClick={() => toggle(i + 1)}
+            sx={{ minWidth: 44 }}
+          >
+            {name.slice(0, 2)}
+          </Button>
+        ))}
+      </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <TextField
+          label="Order by"
+          size="small"
+          type="time"
+          value={value.orderBy}
+          onChange={({ target }) => /^\d\d:\d\d$/.test(target.value) && change({ ...value, orderBy: target.value })}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+        <TextField
+          label="Days before"
+          size="small"
+          type="number"
+          sx={{ width: 120 }}
+          value={value.daysAhead}
+          onChange={({ target }) => change({ ...value, daysAhead: Math.min(14, Math.max(0, Math.round(Number(target.value)))) })}
+        />
+        <TextField
+          label={`Least order, ${kitchen.currency}`}
+          size="small"
+          type="number"
+          sx={{ width: 150 }}
+          value={value.minimumOrder?.amount ?? ''}
+          onChange={({ target }) =>
+            change({
+              ...value,
+              minimumOrder: target.value === '' ? null : { amount: Math.max(0, Number(target.value)), currency: kitchen.currency },
+            })
+          }
+        />
+        {keys.length > 0 && (
+          <TextField
+            select
+            label="Sends its lists"
+            size="small"
+            sx={{ minWidth: 170 }}
+            value={value.feed ?? ''}
+            onChange={({ target }) => change({ ...value, feed: target.value === '' ? null : target.value })}
+          >
+            <MenuItem value="">by hand or as a file</MenuItem>
+            {keys.map((key) => (
+              <MenuItem key={key} value={key}>
+                by the feed {key}
+              </MenuItem>
+            ))}
+          </TextField>
+        )}
+      </Box>
+      <Typography variant="body2" role="status" color="text.secondary">
+        {state === 'kept'
+          ? 'Kept.'
+          : state === 'typed'
+            ? 'Keeping ...'
+            : 'Not kept: it was changed elsewhere, or the server is away. Change it again to retry.'}
+      </Typography>
+    </Box>
+  )
+}

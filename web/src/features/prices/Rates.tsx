@@ -1,0 +1,83 @@
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Paper from '@mui/material/Paper'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import type { Kitchen } from '@tender-gill/contract'
+import { describeDay } from '@tender-gill/core'
+import { useForm } from 'react-hook-form'
+import { toProblemDetails, useCreateRateMutation, useRatesQuery, useRemoveRateMutation } from '../../api/api.ts'
+
+interface RateForm {
+  readonly currency: string
+  readonly worth: string
+  readonly date: string
+}
+
+/** What other currencies are worth in the kitchen's own, from a day on: a quote is counted by the latest rate on or before its day. */
+export function Rates({ kitchen }: { readonly kitchen: Kitchen }) {
+  const { data: rates = [] } = useRatesQuery()
+  const [create, { error }] = useCreateRateMutation()
+  const [remove] = useRemoveRateMutation()
+  const { register, handleSubmit, reset, formState } = useForm<RateForm>({
+    defaultValues: { currency: '', worth: '', date: kitchen.today },
+  })
+  const keep = handleSubmit(async ({ currency, worth, date }) => {
+    const { data } = await create({ rate: { currency: currency.toUpperCase(), date, worth: Number(worth.replace(',', '.')) } })
+    if (data) reset()
+  })
+  const { errors } = formState
+  return (
+    <Paper component="section" aria-label="Rates" sx={{ p: 2 }}>
+      <Typography variant="h2" gutterBottom>
+        Other currencies
+      </Typography>
+      <Typography variant="body2" color="text.secondary" gutterBottom>
+        Prices in another currency are compared only from the day you say what it is worth.
+      </Typography>
+      <Box component="ul" aria-label="Rates kept" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        {rates.map(({ id, revision, rate }) => (
+          <Box component="li" key={id} sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+            <Typography sx={{ flex: 1 }}>
+              1 {rate.currency} is {rate.worth} {kitchen.currency} from {describeDay(rate.date)} {rate.date.slice(0, 4)}
+            </Typography>
+            <Button size="small" onClick={() => void remove({ id, revision })} aria-label={`Take the rate of ${rate.currency} away`}>
+              Take away
+            </Button>
+          </Box>
+        ))}
+      </Box>
+      <Box component="form" onSubmit={(event) => void keep(event)} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
+        <TextField
+          size="small"
+          label="Currency"
+          sx={{ width: 110 }}
+          error={!!errors.currency}
+          helperText={errors.currency?.message}
+          {...register('currency', { pattern: { value: /^[A-Za-z]{3}$/, message: 'three letters' }, required: 'three letters' })}
+        />
+        <TextField
+          size="small"
+          label={`is worth, ${kitchen.currency}`}
+          sx={{ width: 130 }}
+          error={!!errors.worth}
+          helperText={errors.worth?.message}
+          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+          {...register('worth', { validate: (text) => Number(text.replace(',', '.')) > 0 || 'a number above 0' })}
+        />
+        <TextField
+          size="small"
+          type="date"
+          label="from"
+          slotProps={{ inputLabel: { shrink: true } }}
+          {...register('date', { required: true })}
+        />
+        <Button type="submit" variant="outlined">
+          Keep the rate
+        </Button>
+      </Box>
+      {error && <Alert severity="error">{toProblemDetails(error)?.detail ?? 'It could not be kept. What you typed is still here.'}</Alert>}
+    </Paper>
+  )
+}

@@ -1,0 +1,21 @@
+import type { PriceHistory } from '@tender-gill/contract'
+import { formatMoney } from '../dishWords.ts'
+
+type Series = PriceHistory['series'][number]
+
+/** Today's price beside what it usually is at this time of the year. */
+export function describeUsual({ now, usualPerKg }: Series): string {
+  if (usualPerKg === null) return 'Too few days of quotes to say what is usual.'
+  const percent = Math.round((now.perKg.typical / usualPerKg - 1) * 100)
+  if (Math.abs(percent) < 3) return 'At its usual price for the month.'
+  return percent < 0 ? `${-percent} % below its usual price for the month.` : `${percent} % above its usual price for the month.`
+}
+
+/** What the estimate rests on. */
+export function describeBasis({ now, currency }: Series): string {
+  const age = now.ageDays === 0 ? 'the last of today' : now.ageDays === 1 ? 'the last of yesterday' : `the last ${now.ageDays} days old`
+  const quotes = now.quotes === 1 ? '1 quote' : `${now.quotes} quotes`
+  const memory = now.halfLifeDays < 1 ? 'the last quote decides' : `a quote counts half after ${now.halfLifeDays} days`
+  const slips = now.slips > 0 ? ` ${now.slips} ${now.slips === 1 ? 'day was' : 'days were'} set aside as a slip.` : ''
+  return `From ${quotes}, ${age}; ${memory}. Nine in ten days lie between ${formatMoney(now.perKg.low, currency)} and ${formatMoney(now.perKg.high, currency)}.${slips}`
+}
