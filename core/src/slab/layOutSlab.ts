@@ -94,6 +94,19 @@ function dishesFor(offerId: string, laid: readonly LaidDish[]): SlabDish[] {
     .slice(0, MOST_DISHES)
 }
 
+/** Parts of one fish go by one price: the body stands for them, else the loin. */
+const PART_ORDER = ['body', 'loin', 'tail', 'belly', 'collar', 'head', 'frame']
+function pickParts(entries: readonly Entry[]): readonly Entry[] {
+  const best = new Map<string, Entry>()
+  for (const entry of entries) {
+    const { species, origin, state, part } = entry.candidate.offer
+    const key = `${species}|${origin}|${state}`
+    const there = best.get(key)?.candidate.offer.part
+    if (there === undefined || PART_ORDER.indexOf(part) < PART_ORDER.indexOf(there)) best.set(key, entry)
+  }
+  return [...best.values()]
+}
+
 const canBeSold = ({ candidate: { offer, form } }: Entry, date: string): boolean => {
   const price = findPrice(offer, form)
   if (!price || offer.absent || offer.season?.closed || offer.stock?.spent || offer.listing?.status === 'prohibited') return false
@@ -135,8 +148,8 @@ export function* stepSlab(context: SlabContext): Generator<number, Slab> {
   const waters = [...new Set((sheet.seasons ?? []).map(({ water }) => water))]
   const board = createBoard(waters.length > 0 ? { ...brief, waters } : brief, sheet, context.today)
   if (!board.ok) throw new RangeError('the slab’s own brief is wrong')
-  const fish = board.value.considered
-    .filter((entry) => canBeSold(entry, context.date))
+  const sold = board.value.considered.filter((entry) => canBeSold(entry, context.date))
+  const fish = pickParts(sold)
     .flatMap((entry) => toFish(entry, board.value, context, laid))
     .sort((a, b) => a.unknown.length - b.unknown.length || b.good - a.good || (a.offerId < b.offerId ? -1 : 1))
   return { date: context.date, portionG: PORTION_G, fish }

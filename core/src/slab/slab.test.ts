@@ -80,6 +80,16 @@ describe('today’s slab', () => {
     expect(fish?.order).toEqual({ merchant: 'Holt', delivery: addDays(TODAY, 1), orderBy: { date: TODAY, time: '20:00' } })
   })
 
+  it('lays a fish whose parts go by one price out once, by its body', () => {
+    const offers = [buildOffer('Piscis unus', { part: 'tail' }), buildOffer('Piscis unus'), buildOffer('Piscis unus', { state: 'frozen' })]
+    expect(
+      lay(
+        weekly('Piscis unus', () => 10),
+        offers,
+      ).fish.map(({ offerId }) => offerId),
+    ).toEqual(['piscis-unus.wild.frozen.body', 'piscis-unus.wild.fresh.body'])
+  })
+
   it('knows no usual price from a few days', () => {
     const [fish] = lay(weekly('Piscis unus', () => 10).slice(0, 3)).fish
     expect(fish).toMatchObject({ usualPerKg: null, unknown: ['price', 'condition', 'stock'], good: 0 })

@@ -16,6 +16,7 @@ import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { DishGate } from '../DishGate.tsx'
 import { formatMoney, kilos, kilosToBuy } from '../dishWords.ts'
+import { WhereToOrder } from '../merchants/WhereToOrder.tsx'
 import { useLineUp, useOffers } from '../lineUp/useLineUp.ts'
 
 const percent = (share: number) => `${Math.round(share * 100)} %`
@@ -201,6 +202,12 @@ function FishAmount({ dish, taken, ranked }: { readonly dish: Dish; readonly tak
           </div>
         </Box>
         {amount && <Answer amount={amount} dish={dish} form={taken.form} />}
+        <WhereToOrder
+          offer={offer}
+          form={taken.form}
+          date={dish.brief.date}
+          total={amount?.cost ? { typical: amount.cost.total.typical, currency: amount.cost.currency } : null}
+        />
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 2 }}>
           <TextField
             select

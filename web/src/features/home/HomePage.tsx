@@ -13,6 +13,7 @@ import { useAnswer, useSheet } from '../../engine/useEngine.ts'
 import { FishSearch } from '../../shell/FishSearch.tsx'
 import { Waiting } from '../../shell/Waiting.tsx'
 import { HEADING, INK } from '../../theme.ts'
+import { DishAlert } from '../alerts/DishAlert.tsx'
 import { StandingAbsences } from '../absences/StandingAbsences.tsx'
 import { describeMaking, describeServing } from '../dishWords.ts'
 import { useOffers } from '../lineUp/useLineUp.ts'
@@ -51,6 +52,7 @@ function DishLine({ record, leader, offers, onRemove }: DishLineProps) {
         <Typography variant="body2" color="text.secondary">
           {describeMaking(brief)}; {describeServing(brief)}
         </Typography>
+        {choice && <DishAlert briefId={id} />}
       </Box>
       <Box sx={{ gridColumn: { xs: '2', md: 'auto' } }}>
         <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 17 }}>

@@ -7,6 +7,7 @@ import { memo } from 'react'
 import { AskStrip } from '../../drawings/AskStrip.tsx'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { HEADING, INK } from '../../theme.ts'
+import { MarketOf } from '../market/MarketOf.tsx'
 import { TurningList, useTurning } from './TurningList.tsx'
 import { formatMoney, kilosToBuy, nameCautions, ofHundred } from '../dishWords.ts'
 
@@ -85,6 +86,7 @@ function Details({
           ) : null
         })}
       </Box>
+      <MarketOf species={fish.species} date={brief.date} waters={brief.waters} />
       {fish.unknown.length > 0 && (
         <Typography variant="body2">
           Not known, counted as middling: {fish.unknown.map((key) => ASK_LABEL[key].toLowerCase()).join(', ')}.

@@ -16,6 +16,7 @@ import { comparePath } from '../book/bookWords.ts'
 import { useDecide } from '../decisions/useDecide.ts'
 import { DishGate } from '../DishGate.tsx'
 import { LadderPanel } from '../standIns/LadderPanel.tsx'
+import { DishAlert } from '../alerts/DishAlert.tsx'
 import { Docket, type LiveBand } from './Docket.tsx'
 import { withAsk } from './editAsks.ts'
 import { FishRow, ROW_COLUMNS } from './FishRow.tsx'
@@ -187,6 +188,11 @@ const Board = memo(function Board({ dish, lineUp, able, sharesReady, study, all,
           </Button>
         </Box>
       </Box>
+      {dish.choice && (
+        <Box sx={{ px: 1.5 }}>
+          <DishAlert briefId={dish.id} />
+        </Box>
+      )}
       {leader && <VerdictLine verdict={sharesReady && !study.left ? describeVerdict(ranked) : null} />}
       <div role="status" aria-label="Who stands first" style={visuallyHidden}>
         {sharesReady && leader ? `${leader.common} first; ${able} can do it` : ''}

@@ -7,8 +7,8 @@ import { INK } from '../../theme.ts'
 import { MarketRooms } from './MarketRooms.tsx'
 
 const WILD: readonly (readonly [part: string, weight: number, how: string])[] = [
-  ['Biomass', 3, 'how much fish there is against the amount managers aim for: 0 at three tenths of it, 100 at the whole'],
-  ['Pressure', 3, 'how hard it is fished against the reference: 100 at eight tenths of it or less, 0 at one and a half times and a tenth'],
+  ['Biomass', 3, 'how much fish there is against the amount managers aim for: 0 at 0.3 of it, 100 at all of it'],
+  ['Pressure', 3, 'how hard it is fished against the reference: 100 at 0.8 of it or less, 0 at 1.6 times it'],
   ['Gear', 2, 'what the gear does to the bed and to other animals, in described steps'],
   ['Management', 2, 'how well catches are limited, watched and kept to, in described steps'],
 ]
@@ -86,8 +86,8 @@ export default function StandingPage() {
           rests on evidence of the last five years.
         </Typography>
         <Typography>
-          A stock with less than three tenths of the fish its managers aim for is closed in every dish, whatever the house’s floor. The
-          house’s wish and floor are set in the <Link to="/house">house</Link>; a fish that is not known is left out of no dish.
+          A stock with less than 0.3 of the fish its managers aim for is closed in every dish, whatever the house’s floor. The house’s wish
+          and floor are set in the <Link to="/house">house</Link>; a fish that is not known is left out of no dish.
         </Typography>
         <Typography>
           <Link to="/market/stocks">The stocks this house keeps</Link>

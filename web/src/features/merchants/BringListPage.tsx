@@ -178,17 +178,16 @@ function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly 
               sx={{ justifySelf: 'start' }}
               onClick={() => void run({ keep: report.bad.length + report.open.length > 0 ? 'good' : 'all' })}
             >
-              {report.bad.length + report.open.length > 0 ? `Keep the ${report.good} good rows` : `Keep all ${report.good}`}
+              {report.bad.length + report.open.length > 0
+                ? report.good === 1
+                  ? 'Keep the good row'
+                  : `Keep the ${report.good} good rows`
+                : `Keep all ${report.good}`}
             </Button>
           )}
           {!reading.columns.name || !reading.columns.price ? (
             <Alert severity="warning">Say which column names the fish and which the price.</Alert>
           ) : null}
-          <Sample headings={report.headings} sample={report.sample} />
-          <Typography variant="body2" color="text.secondary">
-            How it is read is remembered for {record.merchant.name}.
-          </Typography>
-          <ReadingForm reading={reading} headings={report.headings} onChange={reread} />
           <NamesToSettle
             key={report.open.map(({ name }) => name).join('|')}
             names={report.open}
@@ -196,6 +195,11 @@ function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly 
             onSettle={settle}
           />
           <BadRows rows={report.bad} />
+          <Sample headings={report.headings} sample={report.sample} />
+          <Typography variant="body2" color="text.secondary">
+            How it is read is remembered for {record.merchant.name}.
+          </Typography>
+          <ReadingForm reading={reading} headings={report.headings} onChange={reread} />
         </>
       )}
     </Paper>

@@ -92,7 +92,10 @@ export default function PricesPage() {
   const [search, change] = useSearch()
   const { data: kitchen } = useKitchenQuery()
   const { data: slab } = useSlabQuery()
-  const fish = useMemo(() => [...new Map((slab?.fish ?? []).map(({ species, common }) => [species, common]))], [slab])
+  const fish = useMemo(
+    () => [...new Map((slab?.fish ?? []).map(({ species, common }) => [species, common]))].sort(([, a], [, b]) => (a < b ? -1 : 1)),
+    [slab],
+  )
   const species = search.get('fish') ?? fish[0]?.[0]
   const { data: history, error } = usePriceHistoryQuery(species ?? '', { skip: species === undefined })
   if (!kitchen || !slab) return <Waiting what="the prices" />

@@ -13,7 +13,7 @@ export function describeUsual({ now, usualPerKg }: Series): string {
 
 /** What the estimate rests on. */
 export function describeBasis({ now, currency }: Series): string {
-  const age = now.ageDays === 0 ? 'the last of today' : now.ageDays === 1 ? 'the last of yesterday' : `the last ${now.ageDays} days old`
+  const age = now.ageDays === 0 ? 'the last from today' : now.ageDays === 1 ? 'the last from yesterday' : `the last ${now.ageDays} days old`
   const quotes = now.quotes === 1 ? '1 quote' : `${now.quotes} quotes`
   const memory = now.halfLifeDays < 1 ? 'the last quote decides' : `a quote counts half after ${now.halfLifeDays} days`
   const slips = now.slips > 0 ? ` ${now.slips} ${now.slips === 1 ? 'day was' : 'days were'} set aside as a slip.` : ''

@@ -19,6 +19,8 @@ import { sayDay, sayOrder } from '../merchants/orderWords.ts'
 const UNKNOWN_WORDS = { price: 'its usual price', condition: 'its condition', stock: 'its stock' } as const
 const FIRST_SHOWN = 12
 
+const capitalise = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
 interface FishProps {
   readonly fish: SlabFish
   readonly season: Season | undefined
@@ -59,7 +61,7 @@ function SlabRow({ fish, season, today, portionG }: FishProps) {
       component="li"
       sx={{
         display: 'grid',
-        gridTemplateColumns: { xs: '52px minmax(0, 1fr)', md: '60px minmax(0, 1.5fr) 190px 150px' },
+        gridTemplateColumns: { xs: '52px minmax(0, 1fr)', md: '60px minmax(0, 1fr) 330px 150px' },
         columnGap: 1.5,
         rowGap: 0.5,
         alignItems: 'start',
@@ -83,18 +85,15 @@ function SlabRow({ fish, season, today, portionG }: FishProps) {
           </Typography>
         </Typography>
         <Typography variant="body2">
-          {because.length > 0 ? `${joinWords(because)}.` : ''}{' '}
+          {because.length > 0 ? capitalise(`${joinWords(because)}.`) : ''}{' '}
           {unknown.length > 0 && (
             <Box component="span" sx={{ color: INK.slate }}>
               Not known: {unknown.map((one) => UNKNOWN_WORDS[one]).join(', ')}.
             </Box>
           )}
         </Typography>
-        <Box sx={{ mt: 0.5 }}>
-          <Dishes {...fish} />
-        </Box>
       </div>
-      <Box sx={{ gridColumn: { xs: '2', md: 'auto' } }}>
+      <Box sx={{ gridColumn: { xs: '2', md: 'auto' }, gridRow: { md: 'span 2' } }}>
         <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 19, lineHeight: 1.1 }}>
           {portionCost ? formatMoney(portionCost.typical, portionCost.currency) : 'price in another currency'}
         </Box>
@@ -113,9 +112,12 @@ function SlabRow({ fish, season, today, portionG }: FishProps) {
           </Typography>
         )}
       </Box>
-      <Box sx={{ display: { xs: 'none', md: 'grid' }, gap: 0.5 }}>
+      <Box sx={{ display: { xs: 'none', md: 'grid' }, gap: 0.5, gridRow: 'span 2' }}>
         {season && <Tide season={season} month={month} />}
         <Shoal standing={stock} weakest={stock?.weakest ?? null} />
+      </Box>
+      <Box sx={{ gridColumn: '2' }}>
+        <Dishes {...fish} />
       </Box>
     </Box>
   )
@@ -123,7 +125,9 @@ function SlabRow({ fish, season, today, portionG }: FishProps) {
 
 /** The answer in one line: what to buy today, and why. */
 function headline({ fish }: Slab): string {
-  const [first, second] = fish.filter(({ because }) => because.length > 0)
+  const weighed = fish.filter(({ because }) => because.length > 0)
+  const [first] = weighed
+  const second = weighed.find(({ species }) => species !== first?.species)
   if (!first) return 'Nothing on the lists can be weighed yet'
   return second ? `${first.common} is the buy of the day, then ${second.common}` : `${first.common} is the buy of the day`
 }

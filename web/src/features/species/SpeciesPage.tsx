@@ -13,7 +13,8 @@ import { Waiting } from '../../shell/Waiting.tsx'
 import { INK } from '../../theme.ts'
 import { comparePath, type TakenAway } from '../book/bookWords.ts'
 import LaterPage from '../later/LaterPage.tsx'
-import { CompositionPanel, GoodFor, Relatives, Safety, Sizes, WildFarmed } from './FactPanels.tsx'
+import { MarketOf } from '../market/MarketOf.tsx'
+import { CompositionPanel, GoodFor, Panel, Relatives, Safety, Sizes, WildFarmed } from './FactPanels.tsx'
 import { NamesPanel } from './NamesPanel.tsx'
 import { TraitTable } from './TraitTable.tsx'
 import { useHouseHand, type HouseHand } from './useHouseHand.ts'
@@ -172,6 +173,9 @@ function SpeciesView({ sheet }: { readonly sheet: SpeciesSheet }) {
       <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'minmax(0, 1fr)' }}>
         <Traits sheet={sheet} hand={hand} offer={offer} onPick={setPicked} />
         <Sizes sheet={sheet} />
+        <Panel title="In your waters">
+          <MarketOf species={sheet.species} />
+        </Panel>
         <CompositionPanel sheet={sheet} />
         <NamesPanel sheet={sheet} hand={hand} />
       </Box>
