@@ -12,6 +12,8 @@ interface Cluster {
 export interface Stack {
   readonly address: string
   readonly cluster: Cluster
+  /** Address of the merchants' simulator; it gives no list until a journey lets it. */
+  readonly merchants: string
   readonly stop: () => Promise<void>
 }
 
@@ -25,18 +27,24 @@ async function startStack(): Promise<Stack> {
   const { startServer } = (await import('../scripts/lib/serve.mjs' as string)) as {
     startServer: (options: object) => Promise<{ address: string; stop: () => Promise<void> }>
   }
+  const { startSimulator } = (await import('../scripts/lib/simulate.mjs' as string)) as {
+    startSimulator: (port: number, env: object) => Promise<{ address: string; feeds: string; stop: () => Promise<void> }>
+  }
+  const market = await startSimulator(await findFreePort(), { SIMULATOR_TODAY: '2026-06-13', SIMULATOR_TROUBLE: 'error' })
   const cluster = await startCluster(await installPostgres(), mkdtempSync(join(tmpdir(), 'tender-gill-journey-')))
   const server = await startServer({
     url: cluster.url,
     port: await findFreePort(),
     cookieSecret: 'journey',
-    env: { TENDER_GILL_CLOCK: '2026-06-13T12:00:00Z', LOG_LEVEL: 'silent' },
+    env: { TENDER_GILL_CLOCK: '2026-06-13T12:00:00Z', LOG_LEVEL: 'silent', FEEDS: market.feeds },
   })
   return {
     address: server.address,
     cluster,
+    merchants: market.address,
     stop: async () => {
       await server.stop()
+      await market.stop()
       cluster.stop()
       cluster.destroy()
     },

@@ -5,11 +5,11 @@ import { join } from 'node:path'
 import { ROOT } from './shell.mjs'
 
 /** @returns the feeds as the server's start configuration wants them, and how to stop the process */
-export async function startSimulator(port) {
+export async function startSimulator(port, env = {}) {
   const child = spawn(process.execPath, [join(ROOT, 'simulator/dist/main.js')], {
     cwd: ROOT,
     stdio: ['pipe', 'pipe', 'inherit'],
-    env: { ...process.env, SIMULATOR_PORT: String(port), STOP_WITH_PARENT: '1' },
+    env: { ...process.env, SIMULATOR_PORT: String(port), STOP_WITH_PARENT: '1', ...env },
   })
   const ended = new Promise((resolve) => child.once('exit', resolve))
   await Promise.race([new Promise((resolve) => child.stdout.once('data', resolve)), ended])
@@ -17,6 +17,7 @@ export async function startSimulator(port) {
   const address = `http://127.0.0.1:${port}`
   const feeds = merchants.map(({ key }) => ({ key, url: `${address}/${key}/list`, stream: `${address}/stream` }))
   return {
+    address,
     feeds: JSON.stringify(feeds),
     stop: async () => {
       child.kill('SIGTERM')

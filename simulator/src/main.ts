@@ -1,8 +1,10 @@
-import { createSimulator } from './createSimulator.ts'
+import { createSimulator, TROUBLES } from './createSimulator.ts'
 
 const port = Number(process.env.SIMULATOR_PORT ?? 0)
-const today = () => new Date().toISOString().slice(0, 10)
-const { app, publish, close } = createSimulator({ seed: process.env.SIMULATOR_SEED ?? 'demo', today })
+const fixed = process.env.SIMULATOR_TODAY
+const today = () => fixed ?? new Date().toISOString().slice(0, 10)
+const { app, publish, setTrouble, close } = createSimulator({ seed: process.env.SIMULATOR_SEED ?? 'demo', today })
+setTrouble(TROUBLES.find((one) => one === process.env.SIMULATOR_TROUBLE) ?? 'none')
 const server = app.listen(port, '127.0.0.1', () => process.stdout.write(`merchants on ${port}\n`))
 
 /** A new list each morning. */

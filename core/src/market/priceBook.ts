@@ -31,7 +31,8 @@ function readQuotes(prices: readonly Price[], today: number, findSpecies: FindSp
     if (!species || perKg === undefined || day > today) continue
     const own = read.get(species) ?? []
     read.set(species, own)
-    own.push({ quote, day, logPerKg: Math.log(perKg) })
+    // A price with a name of its own was typed in; rows of lists have none.
+    own.push({ quote, day, logPerKg: Math.log(perKg), ...(quote.id === undefined ? {} : { certain: true }) })
   }
   return read
 }

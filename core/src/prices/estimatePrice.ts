@@ -21,7 +21,7 @@ const OWN_IS_ENOUGH = 0.9
 
 /**
  * Estimates a price from the quotes up to a day: the month's pattern taken out, older quotes moved with the group as far as the fish's own
- * are few (1 - n/(n+3), n the recent quotes), followed by decaying weights, the month put back. low and high are the 5th and 95th percentile
+ * are few (1 - n/(n+3), n the recent quotes), followed by decaying weights, the month put back; a price of the very day stands as it is. low and high are the 5th and 95th percentile
  * of what is asked on that day. Quotes after the day count for nothing.
  * @param quotes of one offer in one form, any order   @param groupOf the movement of the rest of its group, asked for only when needed
  * @returns undefined when there is no quote up to the day
@@ -43,8 +43,9 @@ export function estimatePrice(
     ...one,
     logPerKg: one.logPerKg - readPattern(pattern, one.day) + (1 - own) * (now - group.indexOn(one.day)),
   }))
-  const { level, halfRange, halfLifeDays, slips } = followPrice(moved)
-  const typical = level + readPattern(pattern, day)
+  const { level, halfRange, halfLifeDays, slips, lastTaken } = followPrice(moved)
+  // A price asked on the very day is what is paid on it, unless it was set aside.
+  const typical = last.day === day && lastTaken ? last.logPerKg : level + readPattern(pattern, day)
   const half = Math.min(2, Math.max(halfRange, days.length === 1 ? ALONE_HALF_RANGE : 0) * spreadOver(day - last.day))
   return {
     perKg: { low: Math.exp(typical - half), typical: Math.exp(typical), high: Math.exp(typical + half) },

@@ -10,6 +10,8 @@ export interface FollowedPrice {
   readonly halfLifeDays: number
   /** Days set aside as slips: a price by the box read as one by the kilo, a point too far. */
   readonly slips: number
+  /** Whether the last day was taken, and not set aside. */
+  readonly lastTaken: boolean
 }
 
 /**
@@ -107,13 +109,13 @@ export function followPrice(days: readonly PriceDay[]): FollowedPrice {
   let slips = 0
   let last = first.day
   const decay = 0.5 ** (1 / ERROR_MEMORY)
-  for (const { day, logPerKg } of rest) {
+  for (const { day, logPerKg, certain } of rest) {
     const gap = day - last
     const spread = spreadOver(gap)
     const best = pickBest(memories)
     const error = Math.abs(logPerKg - best.level)
     const doubt = Math.max(DOUBTFUL, DOUBTFUL_RANGES * findHalfRange(found) * spread)
-    if (error > doubt && (pending === null || Math.abs(logPerKg - pending) > doubt / 2)) {
+    if (!certain && error > doubt && (pending === null || Math.abs(logPerKg - pending) > doubt / 2)) {
       pending = logPerKg
       slips += 1
       continue
@@ -125,11 +127,11 @@ export function followPrice(days: readonly PriceDay[]): FollowedPrice {
       if (error > doubt) restart(memory, logPerKg)
       else learn(memory, logPerKg)
     }
-    if (error > doubt) slips -= 1
+    if (error > doubt && pending !== null) slips -= 1
     found.push(Math.min(error, doubt) / spread)
     pending = null
     last = day
   }
   const best = pickBest(memories)
-  return { level: best.level, halfRange: findHalfRange(found), halfLifeDays: best.halfLife, slips }
+  return { level: best.level, halfRange: findHalfRange(found), halfLifeDays: best.halfLife, slips, lastTaken: last === days.at(-1)?.day }
 }

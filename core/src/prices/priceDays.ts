@@ -4,6 +4,8 @@ export interface PriceQuote {
   readonly day: number
   /** Natural logarithm of the price of a kilogram. */
   readonly logPerKg: number
+  /** Typed in by the cook who saw it: no slip, and it stands before what lists of that day say. */
+  readonly certain?: boolean
 }
 
 /** All quotes of one day as one. */
@@ -11,6 +13,7 @@ export interface PriceDay {
   readonly day: number
   readonly logPerKg: number
   readonly quotes: number
+  readonly certain: boolean
 }
 
 /** Middle of a list, the mean of the two middle ones where it is even. @throws RangeError for none */
@@ -22,13 +25,22 @@ export function median(values: readonly number[]): number {
   return (lower + upper) / 2
 }
 
-/** Quotes gathered by day, oldest first; merchants of one day count as their median, which one slip among three cannot move far. */
+/**
+ * Quotes gathered by day, oldest first; merchants of one day count as their median, which one slip among three cannot move far. What the
+ * cook typed in on a day stands before them.
+ */
 export function gatherDays(quotes: readonly PriceQuote[]): readonly PriceDay[] {
-  const days = new Map<number, number[]>()
-  for (const { day, logPerKg } of quotes) {
-    const own = days.get(day)
-    if (own) own.push(logPerKg)
-    else days.set(day, [logPerKg])
+  const days = new Map<number, PriceQuote[]>()
+  for (const quote of quotes) {
+    const own = days.get(quote.day)
+    if (own) own.push(quote)
+    else days.set(quote.day, [quote])
   }
-  return [...days].sort(([a], [b]) => a - b).map(([day, values]) => ({ day, logPerKg: median(values), quotes: values.length }))
+  return [...days]
+    .sort(([a], [b]) => a - b)
+    .map(([day, own]) => {
+      const typed = own.filter(({ certain }) => certain)
+      const counted = typed.length > 0 ? typed : own
+      return { day, logPerKg: median(counted.map(({ logPerKg }) => logPerKg)), quotes: own.length, certain: typed.length > 0 }
+    })
 }

@@ -79,6 +79,17 @@ describe('the estimate of a price', () => {
     expect(jump.slips).toBe(0)
   })
 
+  it('takes what is asked on the very day as it is, and what the cook typed in before any list', () => {
+    const steady = daily(0, 30, () => 10)
+    expect(must(estimatePrice([...steady, at(30, 11)], 30)).perKg.typical).toBeCloseTo(11, 9)
+    expect(must(estimatePrice([...steady, at(30, 11)], 31)).perKg.typical).toBeLessThan(11)
+    const typed = { ...at(30, 40), certain: true }
+    const estimate = must(estimatePrice([...steady, at(30, 11), typed], 30))
+    expect(estimate.perKg.typical).toBeCloseTo(40, 9)
+    expect(estimate.slips).toBe(0)
+    expect(must(estimatePrice([...steady, at(30, 40)], 30)).perKg.typical).toBeLessThan(11)
+  })
+
   it('follows a price that wanders closely, and averages one that scatters', () => {
     let seed = 7
     const noise = () => {

@@ -36,7 +36,8 @@ export function guessReading(headings: readonly string[], sample: readonly (read
       break
     }
   const at = columns.price === undefined ? -1 : headings.indexOf(columns.price)
-  const commas = sample.filter((row) => /\d,\d{1,2}$/.test((row[at] ?? '').trim())).length
+  const prices = sample.map((row) => (row[at] ?? '').trim())
+  const after = (sign: RegExp) => prices.filter((price) => sign.test(price)).length
   return {
     columns,
     form: columns.form === undefined ? 'whole' : null,
@@ -44,6 +45,6 @@ export function guessReading(headings: readonly string[], sample: readonly (read
     currency,
     origin: null,
     state: null,
-    decimal: commas > sample.length / 2 ? ',' : '.',
+    decimal: after(/\d,\d{1,2}$/) > after(/\d\.\d{1,2}$/) ? ',' : '.',
   }
 }

@@ -153,6 +153,23 @@ describe('a merchant’s list', () => {
   })
 })
 
+describe('the first reading of a list', () => {
+  const guess = async (text: string) => (await bring(text, { keep: 'nothing' })).body
+  it('takes headings merchants use, whatever parts the cells, and the sign before the decimals from the prices themselves', async () => {
+    // The merchant of these tests is remembered by now: another one is not.
+    const { id } = (await post('/api/merchants', { merchant: { ...merchant, name: 'New' } })).body
+    const read = async (text: string) => (await bring(text, { merchantId: id, keep: 'nothing' })).body
+    expect((await read('Product\tPrice per kg\tSize\nHaddock\t17.90\t1-2')).reading).toMatchObject({
+      columns: { name: 'Product', price: 'Price per kg', grade: 'Size' },
+      decimal: '.',
+      form: 'whole',
+    })
+    expect((await read('Fish;Price\nHaddock;38,00\nLing;12\nHake;dear')).reading.decimal).toBe(',')
+    expect((await read('a,b\n1,2')).reading.columns).toEqual({})
+    expect((await guess('')).bad).toHaveLength(1)
+  })
+})
+
 describe('a name on a list', () => {
   const reading = {
     columns: { name: 'Fish', price: 'Price' },

@@ -55,7 +55,7 @@ function describeReport({ rows, good, bad, open }: PriceListReport): string {
   const waiting = open.reduce((sum, { lines }) => sum + lines.length, 0)
   return [
     `${rows} ${rows === 1 ? 'row' : 'rows'}: ${good} can be kept`,
-    ...(waiting > 0 ? [`${waiting} wait for a name`] : []),
+    ...(waiting > 0 ? [`${waiting} ${waiting === 1 ? 'waits' : 'wait'} for a name`] : []),
     ...(bad.length > 0 ? [`${bad.length} cannot be read`] : []),
   ].join(', ')
 }
@@ -167,7 +167,11 @@ function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly 
                 </Button>
               }
             >
-              {report.same ? 'This list was here already; nothing changed.' : `${kept.quotes} prices count from now on.`}{' '}
+              {report.same
+                ? 'This list was here already; nothing changed.'
+                : kept.quotes === 1
+                  ? 'One price counts from now on.'
+                  : `${kept.quotes} prices count from now on.`}{' '}
               <Link to="/market">See the slab</Link>
             </Alert>
           )}
