@@ -27,13 +27,15 @@ export type Price = Static<typeof Price>
 const MonthDay = Type.String({ pattern: '^(0[1-9]|1[0-2])-(0[1-9]|[12][0-9]|3[01])$' })
 const twelve = (minimum: number, maximum: number) => Type.Array(Type.Number({ minimum, maximum }), { minItems: 12, maxItems: 12 })
 
-/** A species' year in one water: landings relative to each other, condition of the flesh 0..10. */
+/** A species' year in one water, by one gear or kind of boat where that matters: landings relative to each other, condition of the flesh 0..10. */
 export const Season = closed({
   species: ScientificName,
   water: Text(80),
+  gear: Type.Optional(Text(80)),
   landings: twelve(0, 1_000_000),
   condition: Type.Optional(twelve(0, 10)),
   closures: Type.Optional(Type.Array(closed({ from: MonthDay, to: MonthDay }), { maxItems: 12 })),
+  leastCm: Type.Optional(Type.Number({ minimum: 1, maximum: 500, description: 'Least length that may be landed, cm.' })),
 })
 export type Season = Static<typeof Season>
 

@@ -159,3 +159,27 @@ export const FeedState = closed(
   { $id: 'FeedState' },
 )
 export type FeedState = Static<typeof FeedState>
+
+/** Years of waters, or evidence on stocks, as a CSV file that is brought in. */
+export const MarketFile = closed(
+  { text: Type.String({ maxLength: 5_000_000 }), keep: oneOf(['nothing', 'all', 'good']) },
+  { $id: 'MarketFile' },
+)
+export type MarketFile = Static<typeof MarketFile>
+export const MarketFileReport = closed(
+  {
+    rows: Type.Integer({ minimum: 0 }),
+    good: Type.Integer({ minimum: 0 }),
+    bad: Type.Array(BadRow),
+    /** Records that came in, and those whose place they took: what taking the file back needs. */
+    brought: Type.Array(Text(40)),
+    replaced: Type.Array(Text(40)),
+  },
+  { $id: 'MarketFileReport' },
+)
+export type MarketFileReport = Static<typeof MarketFileReport>
+export const MarketFileUndo = closed(
+  { brought: Type.Array(Text(40), { maxItems: 10_000 }), replaced: Type.Array(Text(40), { maxItems: 10_000 }) },
+  { $id: 'MarketFileUndo' },
+)
+export type MarketFileUndo = Static<typeof MarketFileUndo>

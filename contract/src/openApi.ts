@@ -6,6 +6,9 @@ import { Decision, DecisionDetail, DecisionInput, DecisionRerun } from './decisi
 import { LineUp } from './lineUp.ts'
 import {
   FeedState,
+  MarketFile,
+  MarketFileReport,
+  MarketFileUndo,
   MerchantInput,
   MerchantRecord,
   PriceList,
@@ -93,6 +96,9 @@ const named = {
   PriceListReport,
   SettledNames,
   FeedState,
+  MarketFile,
+  MarketFileReport,
+  MarketFileUndo,
   Slab,
   PriceHistory,
   DecisionAlert,
@@ -211,6 +217,21 @@ export const buildOpenApi = (version: string) => ({
     },
     '/api/feeds/read': { post: operation({ summary: 'Look at every feed now', answer: listOf(FeedState) }) },
     '/api/feeds': { get: operation({ summary: 'How the merchants’ feeds stand', answer: listOf(FeedState) }) },
+    ...Object.fromEntries(
+      (['seasons', 'stocks'] as const).flatMap((what) => [
+        [
+          `/api/${what}-file`,
+          {
+            get: operation({ summary: `The kitchen’s ${what} as CSV`, answer: { type: 'string' } }),
+            post: operation({ summary: `Look at a CSV of ${what}, or keep it`, body: MarketFile, answer: refTo(MarketFileReport) }),
+          },
+        ],
+        [
+          `/api/${what}-file/undo`,
+          { post: operation({ summary: 'Take such a file back', body: MarketFileUndo, answer: { type: 'object' } }) },
+        ],
+      ]),
+    ),
     '/api/decisions': {
       get: operation({ summary: 'Decisions of the kitchen, or of one dish', answer: listOf(Decision), parameters: [briefQuery] }),
       post: operation({ summary: 'Keep a decision with the line-up behind it', body: DecisionInput, answer: refTo(Decision), status: 201 }),

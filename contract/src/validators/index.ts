@@ -6,7 +6,16 @@ import { Brief, StandInsRequest } from '../brief.ts'
 import { CoverCard } from '../coverCard.ts'
 import { DecisionDetail, DecisionInput, DecisionRerun } from '../decisions.ts'
 import { LineUp } from '../lineUp.ts'
-import { MerchantInput, PriceListDetail, PriceListInput, PriceListReport, RateInput, SettledNames } from '../merchants.ts'
+import {
+  MarketFile,
+  MarketFileUndo,
+  MerchantInput,
+  PriceListDetail,
+  PriceListInput,
+  PriceListReport,
+  RateInput,
+  SettledNames,
+} from '../merchants.ts'
 import { DecisionAlert, PriceHistory, Slab } from '../marketDay.ts'
 import { OfferSheet, ResolvedOffer } from '../offer.ts'
 import type { Problem, Result } from '../problems.ts'
@@ -63,6 +72,8 @@ export const parseSettledNames = createParser(SettledNames)
 export const parseSlab = createParser(Slab)
 export const parsePriceHistory = createParser(PriceHistory)
 export const parseDecisionAlert = createParser(DecisionAlert)
+export const parseMarketFile = createParser(MarketFile)
+export const parseMarketFileUndo = createParser(MarketFileUndo)
 export const parseRateInput = createParser(RateInput)
 export const parsePriceListInput = createParser(PriceListInput)
 export const parsePriceListReport = createParser(PriceListReport)

@@ -32,6 +32,7 @@ import {
   seasonMapping,
   stockMapping,
 } from '../records/mappings.ts'
+import { createMarketFileRoutes } from '../marketFiles/marketFileRoutes.ts'
 import { createMarketDayRoutes } from '../marketDay/marketDayRoutes.ts'
 import { createPriceListRepository } from '../priceLists/priceListRepository.ts'
 import { createPriceListRoutes } from '../priceLists/priceListRoutes.ts'
@@ -55,11 +56,11 @@ export interface AppDeps {
   readonly feeds?: FeedReader | undefined
 }
 
-/** A body may be 1 MB; a file of species that is brought in may be larger. */
+/** A body may be 1 MB; a file that is brought in may be larger. */
 const readSmall = express.json({ limit: '1mb' })
 const readFile = express.json({ limit: '40mb' })
-const readBody: RequestHandler = (req, res, next) =>
-  (req.path === '/species-import' || req.path === '/price-lists' ? readFile : readSmall)(req, res, next)
+const LARGE_BODIES: ReadonlySet<string> = new Set(['/species-import', '/price-lists', '/seasons-file', '/stocks-file'])
+const readBody: RequestHandler = (req, res, next) => (LARGE_BODIES.has(req.path) ? readFile : readSmall)(req, res, next)
 
 /** The whole application over a database: security, kitchen, routes, pages, errors last. */
 export function createApp({ db, log, now, cookieSecret, webFolder, writesPerMinute = 600, feeds }: AppDeps): Express {
@@ -105,6 +106,7 @@ export function createApp({ db, log, now, cookieSecret, webFolder, writesPerMinu
     createLeaningsRoutes(leanings),
     createPriceListRoutes({ books, lists, merchants }),
     createFeedRoutes(feeds),
+    createMarketFileRoutes({ db, now, seasons, stocks, parseSeason: createParseSeason(books), parseStock: createParseStock(books) }),
     createMarketDayRoutes({ briefs, decisions, merchants, openSheets, now }),
   )
   app.use('/api', createRecordRoutes({ path: 'briefs', what: 'dish', repository: briefs, parse: createParseBrief(books) }))

@@ -19,6 +19,9 @@ import type {
   Kitchen,
   LeaningsInput,
   LeaningsRecord,
+  MarketFile,
+  MarketFileReport,
+  MarketFileUndo,
   MerchantInput,
   MerchantRecord,
   PriceHistory,
@@ -259,6 +262,14 @@ export const api = createApi({
       query: () => ({ url: 'feeds/read', method: 'POST' }),
       invalidatesTags: ['List'],
     }),
+    bringMarketFile: build.mutation<MarketFileReport, MarketFile & { what: 'seasons' | 'stocks' }>({
+      query: ({ what, ...body }) => ({ url: `${what}-file`, method: 'POST', body }),
+      invalidatesTags: (report) => (report && report.brought.length > 0 ? ['Year', 'Stock'] : []),
+    }),
+    undoMarketFile: build.mutation<{ changed: number }, MarketFileUndo & { what: 'seasons' | 'stocks' }>({
+      query: ({ what, ...body }) => ({ url: `${what}-file/undo`, method: 'POST', body }),
+      invalidatesTags: ['Year', 'Stock'],
+    }),
     slab: build.query<Slab, void>({
       query: () => 'slab',
       providesTags: ['List', 'Price', 'Brief', 'Year', 'Stock', 'House', 'Absence', 'Merchant'],
@@ -340,6 +351,8 @@ export const {
   useSettleNamesMutation,
   useFeedsQuery,
   useReadFeedsMutation,
+  useBringMarketFileMutation,
+  useUndoMarketFileMutation,
   useSlabQuery,
   usePriceHistoryQuery,
   useAlertsQuery,

@@ -16,12 +16,12 @@ export const shareOfBest = (landings: readonly number[]): readonly number[] => {
 }
 
 /** What the tide shows, in words. @param month 1..12 */
-export function describeTide({ water, landings, condition, closures = [] }: Season, month: number): string {
+export function describeTide({ water, gear, landings, condition, closures = [], leastCm }: Season, month: number): string {
   const shares = shareOfBest(landings)
   const best = MONTHS.filter((one) => shares[one - 1] === 1).map(nameMonth)
   const flesh = condition ? `, flesh ${condition[month - 1] ?? 0} of 10` : ''
   const closed = closures.map(({ from, to }) => `; closed ${from} to ${to}`).join('')
-  return `${water}: most landed in ${best.join(', ')}; in ${nameMonth(month)} ${Math.round(100 * (shares[month - 1] ?? 0))} of 100${flesh}${closed}`
+  return `${water}${gear ? `, ${gear}` : ''}: most landed in ${best.join(', ')}; in ${nameMonth(month)} ${Math.round(100 * (shares[month - 1] ?? 0))} of 100${flesh}${closed}${leastCm === undefined ? '' : `; from ${leastCm} cm`}`
 }
 
 interface Props {

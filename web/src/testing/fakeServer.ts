@@ -7,18 +7,32 @@ import type {
   BriefRecord,
   Decision,
   DecisionInput,
+  FeedState,
   HouseLeanings,
   Kitchen,
   LineUp,
+  Merchant,
+  MerchantRecord,
   OfferSheet,
   Price,
   PriceRecord,
   Season,
   SeasonRecord,
+  Slab,
   Stock,
   StockRecord,
 } from '@tender-gill/contract'
-import { applyMarket, compareLineUps, createFindSpecies, markAbsent, planAbsence, rankLineUp, writeCoverCard } from '@tender-gill/core'
+import {
+  applyMarket,
+  compareLineUps,
+  createFindSpecies,
+  createPriceBook,
+  markAbsent,
+  planAbsence,
+  rankLineUp,
+  stepSlab,
+  writeCoverCard,
+} from '@tender-gill/core'
 
 export const TODAY = '2026-06-13'
 /** A few fish of every kind: a page tested on all of them would only be slower. */
@@ -46,6 +60,8 @@ export interface FakeKitchen {
   readonly prices?: readonly Price[]
   readonly seasons?: readonly Season[]
   readonly stocks?: readonly Stock[]
+  readonly merchants?: readonly Merchant[]
+  readonly feeds?: readonly FeedState[]
 }
 
 const json = (body: unknown, status = 200) =>
@@ -56,7 +72,7 @@ const refuse = (status: number, detail: string, more: object = {}) => json({ sta
  * The server as the pages see it, kept in memory: dishes, prices and leanings with their revisions, the offers of a small book, decisions.
  * The real one is tested on a real database; this one stands in for it where a page is tested alone.
  */
-export function createFakeServer({ dishes, prices = [], seasons = [], stocks = [] }: FakeKitchen) {
+export function createFakeServer({ dishes, prices = [], seasons = [], stocks = [], merchants = [], feeds = [] }: FakeKitchen) {
   const kitchen: Kitchen = {
     id: 'lantern',
     name: 'Lantern House',
@@ -72,6 +88,9 @@ export function createFakeServer({ dishes, prices = [], seasons = [], stocks = [
   const decisions: { decision: Decision; brief: Brief; output: LineUp }[] = []
   const seasonRows = new Map<string, SeasonRecord>(seasons.map((season, i) => [`season-${i}`, { ...stored, id: `season-${i}`, season }]))
   const stockRows = new Map<string, StockRecord>(stocks.map((stock, i) => [`stock-${i}`, { ...stored, id: `stock-${i}`, stock }]))
+  const merchantRows = new Map<string, MerchantRecord>(
+    merchants.map((merchant, i) => [`merchant-${i}`, { ...stored, id: `merchant-${i}`, merchant }]),
+  )
   let absences: Absence[] = []
   let touched = 0
   const asked: string[] = []
@@ -93,6 +112,22 @@ export function createFakeServer({ dishes, prices = [], seasons = [], stocks = [
     return absences.reduce(markAbsent, plain)
   }
   const keptDishes = () => ({ today: TODAY, dishes: [...briefs.values()], sheetOf: sheet })
+  const slab = (): Slab => {
+    const { offers } = sheet()
+    const prices = createPriceBook(
+      priceRows.map(({ price }) => price),
+      offers,
+      TODAY,
+      createFindSpecies(offers),
+    )
+    const steps = stepSlab({
+      ...{ ...keptDishes(), date: TODAY, now: { date: TODAY, time: '12:00' }, usualOf: prices.usualOf },
+      merchants: [...merchantRows.values()].map(({ merchant }) => merchant),
+    })
+    let step = steps.next()
+    while (!step.done) step = steps.next()
+    return step.value
+  }
   const lineUpOf = (brief: Brief): LineUp => {
     const answer = rankLineUp(brief, sheet(), { today: TODAY, shares: false })
     if (!answer.ok) throw new Error('the brief is wrong')
@@ -248,10 +283,14 @@ export function createFakeServer({ dishes, prices = [], seasons = [], stocks = [
         return json(absences)
       case 'price-lists-stamp':
         return json({ stamp: '' })
-      case 'alerts':
       case 'merchants':
-      case 'rates':
+        return json([...merchantRows.values()])
       case 'feeds':
+        return json(feeds)
+      case 'slab':
+        return json(slab())
+      case 'alerts':
+      case 'rates':
       case 'price-lists':
         return json([])
       case 'cover-card':
@@ -284,6 +323,7 @@ export function createFakeServer({ dishes, prices = [], seasons = [], stocks = [
     if (pathname === '/api/absences') return mark(request)
     if (pathname.startsWith('/api/absences/')) return takeBack(id, pathname.endsWith('/undo'))
     if (pathname.startsWith('/api/seasons')) return saveYear(seasonRows, request, id)
+    if (pathname.startsWith('/api/merchants')) return saveYear(merchantRows, request, id)
     if (pathname.startsWith('/api/stocks')) return saveYear(stockRows, request, id)
     if (pathname === '/api/decisions') return decide(request)
     if (pathname.endsWith('/rerun')) return rerun(id)
@@ -293,6 +333,7 @@ export function createFakeServer({ dishes, prices = [], seasons = [], stocks = [
     answer,
     asked,
     brief: (id: string): Brief | undefined => briefs.get(id)?.brief,
+    merchants: () => [...merchantRows.values()].map(({ merchant }) => merchant),
     seasons: (): readonly Season[] => [...seasonRows.values()].map(({ season }) => season),
     stocks: (): readonly Stock[] => [...stockRows.values()].map(({ stock }) => stock),
     taken: (id: string): string | undefined => briefs.get(id)?.choice?.species,

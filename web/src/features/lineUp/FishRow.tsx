@@ -7,6 +7,7 @@ import { memo } from 'react'
 import { AskStrip } from '../../drawings/AskStrip.tsx'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { HEADING, INK } from '../../theme.ts'
+import { WhereToOrder } from '../merchants/WhereToOrder.tsx'
 import { MarketOf } from '../market/MarketOf.tsx'
 import { TurningList, useTurning } from './TurningList.tsx'
 import { formatMoney, kilosToBuy, nameCautions, ofHundred } from '../dishWords.ts'
@@ -64,12 +65,13 @@ function PointsBars({ fish }: { readonly fish: RankedFish }) {
 function Details({
   fish,
   brief,
+  offer,
   first,
   onTake,
   taken,
   dishBrief,
   onBrief,
-}: Omit<Props, 'offer' | 'columns' | 'open' | 'sharesReady' | 'onToggle' | 'nearest'>) {
+}: Omit<Props, 'columns' | 'open' | 'sharesReady' | 'onToggle' | 'nearest'>) {
   const turning = useTurning(dishBrief, first ? null : fish.species)?.value
   return (
     <Box sx={{ gridColumn: '1 / -1', pl: { md: '74px' }, pt: 0.5, display: 'grid', gap: 1 }}>
@@ -86,6 +88,7 @@ function Details({
           ) : null
         })}
       </Box>
+      {offer && <WhereToOrder offer={offer} form={fish.form} date={dishBrief.date} total={null} />}
       <MarketOf species={fish.species} date={brief.date} waters={brief.waters} />
       {fish.unknown.length > 0 && (
         <Typography variant="body2">
@@ -244,7 +247,18 @@ export const FishRow = memo(function FishRow({
           {summarise(fish)} {nearest}
         </Typography>
       )}
-      {open && <Details fish={fish} brief={brief} first={first} onTake={onTake} taken={taken} dishBrief={dishBrief} onBrief={onBrief} />}
+      {open && (
+        <Details
+          fish={fish}
+          brief={brief}
+          offer={offer}
+          first={first}
+          onTake={onTake}
+          taken={taken}
+          dishBrief={dishBrief}
+          onBrief={onBrief}
+        />
+      )}
     </Box>
   )
 })

@@ -11,7 +11,7 @@ import { useRemoveStockMutation, useSaveStockMutation } from '../../api/api.ts'
 import { Shoal } from '../../drawings/Shoal.tsx'
 import { HEADING } from '../../theme.ts'
 import { ofHundred } from '../dishWords.ts'
-import { describePlace, partsOf, readNumber, setPart, setYear, type PartField } from './stockForm.ts'
+import { describePlace, partsOf, readNumber, setPart, setPlace, setYear, type PartField } from './stockForm.ts'
 import { useKept } from './useKept.ts'
 
 const OLDEST_YEAR = 1950
@@ -102,6 +102,20 @@ export function Evidence({ record, name, year, onGone }: EvidenceProps) {
       </Box>
       {standing.spent && <Alert severity="warning">Under 0.3 of its target: it is left alone, whatever the floor.</Alert>}
       <Box sx={{ display: 'grid', gap: 2, maxWidth: 520, mt: 1 }}>
+        {value.origin !== 'farmed' && (
+          <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+            {(['water', 'gear'] as const).map((key) => (
+              <TextField
+                key={key}
+                size="small"
+                label={key === 'water' ? 'Water' : 'Caught by'}
+                value={value[key] ?? ''}
+                onChange={({ target }) => change(setPlace(value, key, target.value))}
+                slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
+              />
+            ))}
+          </Box>
+        )}
         {partsOf(value).map((field) => (
           <PartInput key={field.part} stock={value} field={field} year={year} onChange={change} />
         ))}

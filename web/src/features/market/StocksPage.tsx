@@ -13,6 +13,7 @@ import { Waiting } from '../../shell/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
 import { HEADING } from '../../theme.ts'
 import { Evidence } from './Evidence.tsx'
+import { MarketFiles } from './MarketFiles.tsx'
 import { MarketRooms } from './MarketRooms.tsx'
 import { GoneNotice, RoomGrid, SideName, SideRow } from './SideList.tsx'
 import { describePlace } from './stockForm.ts'
@@ -81,6 +82,7 @@ export default function StocksPage() {
               </SideRow>
             ))}
           </Box>
+          <MarketFiles what="stocks" />
           <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
             Invented in the demo. Wish and floor are set in the <a href="/house">house</a>.{' '}
             <a href="/market/standing">How a standing is worked out</a>.

@@ -11,6 +11,7 @@ import { useAnswer, useSheet } from '../../engine/useEngine.ts'
 import { FishSearch } from '../../shell/FishSearch.tsx'
 import { Waiting } from '../../shell/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
+import { MarketFiles } from './MarketFiles.tsx'
 import { MarketRooms } from './MarketRooms.tsx'
 import { GoneNotice, RoomGrid, SideName, SideRow } from './SideList.tsx'
 import { Year } from './Year.tsx'
@@ -32,6 +33,7 @@ const FishOfWater = ({ rows, names, chosen, month, onChoose }: ListProps) => (
       <SideRow key={id} open={id === chosen} columns="minmax(0, 1fr) auto">
         <SideName open={id === chosen} onOpen={() => onChoose(id)}>
           {names[season.species] ?? season.species}
+          {season.gear ? `, ${season.gear}` : ''}
         </SideName>
         <Tide season={season} month={month} />
       </SideRow>
@@ -120,6 +122,7 @@ export default function WatersPage() {
             month={month}
             onChoose={(id) => change((params) => params.set('year', id))}
           />
+          <MarketFiles what="seasons" />
           <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
             Invented in the demo. A dish counts the year once its brief names the waters.
           </Typography>
@@ -131,6 +134,7 @@ export default function WatersPage() {
             name={names[chosen.season.species] ?? chosen.season.species}
             month={month}
             onGone={setGone}
+            onAnother={(season) => void create({ season }).then(({ data }) => data && change((params) => params.set('year', data.id)))}
           />
         )}
       </RoomGrid>

@@ -8,7 +8,7 @@ import { useState } from 'react'
 import { useRemoveSeasonMutation, useSaveSeasonMutation } from '../../api/api.ts'
 import { describeTide } from '../../drawings/Tide.tsx'
 import { useKept } from './useKept.ts'
-import { shiftHalfYear } from './yearEdit.ts'
+import { setGear, setLeastCm, shiftHalfYear } from './yearEdit.ts'
 import { YearPainter } from './YearPainter.tsx'
 
 /** The closed times of a year, as months and days. */
@@ -49,10 +49,12 @@ interface YearProps {
   readonly name: string
   readonly month: number
   readonly onGone: (record: SeasonRecord) => void
+  /** Opens a year of the same fish in the same water by another gear. */
+  readonly onAnother: (season: Season) => void
 }
 
 /** One fish's year in one water, painted and kept. */
-export function Year({ record, name, month, onGone }: YearProps) {
+export function Year({ record, name, month, onGone, onAnother }: YearProps) {
   const [save] = useSaveSeasonMutation()
   const [remove] = useRemoveSeasonMutation()
   const [opened] = useState(record.season)
@@ -69,12 +71,32 @@ export function Year({ record, name, month, onGone }: YearProps) {
       <YearPainter season={value} curve="landings" label="Landed, of the best month" now={month - 1} onChange={change} />
       <YearPainter season={value} curve="condition" label="Condition of the flesh" now={month - 1} onChange={change} />
       <Closures season={value} onChange={change} />
+      <TextField
+        size="small"
+        label="Caught by, where it matters"
+        sx={{ mt: 1, mr: 1, width: 240 }}
+        value={value.gear ?? ''}
+        onChange={({ target }) => change(setGear(value, target.value))}
+        slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
+      />
+      <TextField
+        size="small"
+        type="number"
+        label="Least length landed, cm"
+        sx={{ mt: 1, width: 200 }}
+        value={value.leastCm ?? ''}
+        onChange={({ target }) => change(setLeastCm(value, target.value))}
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5, alignItems: 'center' }}>
         <Button size="small" onClick={() => change(opened)}>
           As it was
         </Button>
         <Button size="small" onClick={() => change(shiftHalfYear(value))}>
           Shift by six months
+        </Button>
+        <Button size="small" onClick={() => onAnother({ ...value, gear: 'another gear' })}>
+          A year by another gear
         </Button>
         <Button size="small" onClick={() => void remove(record).then(({ data }) => data && onGone(data))}>
           Take this year away

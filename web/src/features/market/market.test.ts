@@ -2,8 +2,8 @@ import type { Season, Stock } from '@tender-gill/contract'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { describeTide, shareOfBest } from '../../drawings/Tide.tsx'
-import { partsOf, readNumber, setPart, setYear } from './stockForm.ts'
-import { curveOf, setMonth, shiftHalfYear, startYear } from './yearEdit.ts'
+import { describePlace, partsOf, readNumber, setPart, setPlace, setYear } from './stockForm.ts'
+import { curveOf, setGear, setLeastCm, setMonth, shiftHalfYear, startYear } from './yearEdit.ts'
 
 const months = fc.array(fc.integer({ min: 0, max: 10 }), { minLength: 12, maxLength: 12 })
 const seasonArbitrary: fc.Arbitrary<Season> = fc.record({
@@ -88,5 +88,20 @@ describe('evidence on a stock', () => {
     ['much', { kind: 'wrong' }],
   ])('reads %j', (text, read) => {
     expect(readNumber(text, 100)).toEqual(read)
+  })
+})
+
+describe('places and limits', () => {
+  it('are set as typed and taken away when emptied', () => {
+    const stock: Stock = { species: 'Gadus morhua', origin: 'wild' }
+    const caught = setPlace(setPlace(stock, 'water', 'Sound'), 'gear', 'longline')
+    expect(describePlace(caught)).toBe('Sound, by longline')
+    expect(setPlace(setPlace(caught, 'gear', ' '), 'water', '')).toEqual(stock)
+    const year = startYear('Gadus morhua', 'Sound')
+    expect(setLeastCm(year, '35').leastCm).toBe(35)
+    expect(describeTide(setLeastCm(year, '35'), 6)).toContain('from 35 cm')
+    expect(describeTide(setGear(year, 'gillnet'), 6)).toContain('Sound, gillnet: most landed')
+    expect(setGear(setGear(year, 'gillnet'), '')).toEqual(year)
+    for (const text of ['', '0', 'x', '900']) expect(setLeastCm({ ...year, leastCm: 30 }, text)).toEqual(year)
   })
 })

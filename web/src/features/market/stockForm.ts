@@ -43,6 +43,12 @@ export function setYear(stock: Stock, part: StockPart, year: number | undefined)
   return { ...stock, [part]: year === undefined ? { value: evidence.value } : { ...evidence, year } }
 }
 
+/** The stock with its water or its gear as typed; emptied, it is any. */
+export function setPlace(stock: Stock, key: 'water' | 'gear', text: string): Stock {
+  const { [key]: _before, ...rest } = stock
+  return text.trim() === '' ? rest : { ...rest, [key]: text.trimStart() }
+}
+
 /** Where a stock lives and how it is caught. */
 export const describePlace = ({ origin, water, gear }: Stock): string =>
   origin === 'farmed' ? 'farmed' : [water ?? 'any water', ...(gear ? [`by ${gear}`] : [])].join(', ')

@@ -14,6 +14,19 @@ export function setMonth(season: Season, curve: Curve, month: number, value: num
   return { ...season, [curve]: curveOf(season, curve).map((old, i) => (i === month ? kept : old)) }
 }
 
+/** The year with its gear as typed; emptied, it is for all of them. */
+export function setGear(season: Season, text: string): Season {
+  const { gear: _before, ...rest } = season
+  return text.trim() === '' ? rest : { ...rest, gear: text.trimStart() }
+}
+
+/** The year with its size limit as typed; emptied, none is known. */
+export function setLeastCm(season: Season, text: string): Season {
+  const { leastCm: _before, ...rest } = season
+  const cm = Number(text)
+  return text === '' || !(cm >= 1 && cm <= 500) ? rest : { ...rest, leastCm: cm }
+}
+
 const shiftDay = (monthDay: string): string => {
   const month = ((Number(monthDay.slice(0, 2)) + 5) % 12) + 1
   return `${String(month).padStart(2, '0')}-${String(Math.min(28, Number(monthDay.slice(3)))).padStart(2, '0')}`

@@ -1,0 +1,86 @@
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import type { MarketFileReport } from '@tender-gill/contract'
+import { useRef, useState, type ChangeEvent } from 'react'
+import { toProblemDetails, useBringMarketFileMutation, useUndoMarketFileMutation } from '../../api/api.ts'
+import { BadRows } from '../merchants/BadRows.tsx'
+
+const WORDS = { seasons: 'years', stocks: 'rows of evidence' } as const
+
+/** Years or evidence out and in as a CSV file: looked through first, kept when the person says so, taken back in one press. */
+export function MarketFiles({ what }: { readonly what: 'seasons' | 'stocks' }) {
+  const input = useRef<HTMLInputElement>(null)
+  const [text, setText] = useState('')
+  const [report, setReport] = useState<MarketFileReport | null>(null)
+  const [failure, setFailure] = useState<string>()
+  const [bring] = useBringMarketFileMutation()
+  const [undo] = useUndoMarketFileMutation()
+  const run = async (content: string, keep: 'nothing' | 'all' | 'good') => {
+    setFailure(undefined)
+    const { data, error } = await bring({ what, text: content, keep })
+    if (data) setReport(data)
+    else setFailure(toProblemDetails(error)?.detail ?? 'The file could not be read by the server. Try again.')
+  }
+  const choose = async (event: ChangeEvent<HTMLInputElement>) => {
+    const [picked] = event.target.files ?? []
+    event.target.value = ''
+    if (!picked) return
+    const content = await picked.text()
+    setText(content)
+    await run(content, 'nothing')
+  }
+  const kept = report !== null && report.brought.length > 0
+  return (
+    <Box component="section" aria-label="As a file" sx={{ mt: 1.5 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+        <a href={`/api/${what}-file`} download>
+          Take out as CSV
+        </a>
+        <Button size="small" onClick={() => input.current?.click()}>
+          Bring a CSV in
+        </Button>
+        <input
+          ref={input}
+          type="file"
+          accept=".csv,text/csv"
+          hidden
+          aria-label={`File of ${WORDS[what]}`}
+          onChange={(event) => void choose(event)}
+        />
+      </Box>
+      <div role="status">
+        {failure && <Alert severity="error">{failure}</Alert>}
+        {report && (
+          <>
+            <Typography>
+              {report.rows} rows: {report.good} good{report.bad.length > 0 ? `, ${report.bad.length} bad` : ''}.
+            </Typography>
+            {!kept && report.good > 0 && (
+              <Button variant="contained" size="small" onClick={() => void run(text, 'good')}>
+                Keep the good {WORDS[what]}
+              </Button>
+            )}
+            {kept && (
+              <Alert
+                severity="success"
+                action={
+                  <Button
+                    color="inherit"
+                    onClick={() => void undo({ what, brought: report.brought, replaced: report.replaced }).then(() => setReport(null))}
+                  >
+                    Take it back
+                  </Button>
+                }
+              >
+                {report.brought.length} {WORDS[what]} kept, {report.replaced.length} replaced.
+              </Alert>
+            )}
+          </>
+        )}
+      </div>
+      {report && <BadRows rows={report.bad} />}
+    </Box>
+  )
+}
