@@ -11,7 +11,13 @@ export default defineConfig({
   test: {
     projects: [
       node('core', ['core/src/**/*.test.ts']),
-      node('book', ['contract/src/**/*.test.ts', 'catalogue/src/**/*.test.ts', 'simulator/src/**/*.test.ts', 'scripts/**/*.test.ts']),
+      node('book', [
+        'contract/src/**/*.test.ts',
+        'catalogue/src/**/*.test.ts',
+        'names/src/**/*.test.ts',
+        'simulator/src/**/*.test.ts',
+        'scripts/**/*.test.ts',
+      ]),
       node('cli', ['cli/src/**/*.test.ts']),
       node('server', ['server/src/**/*.test.ts'], { fileParallelism: false }),
       { test: { name: 'web', environment: 'jsdom', include: ['web/src/**/*.test.{ts,tsx}'], ...PATIENCE } },

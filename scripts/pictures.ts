@@ -45,11 +45,8 @@ async function nameWaters(page: Page): Promise<void> {
 const PICTURES: readonly Picture[] = [
   { name: 'home', path: '/' },
   { name: 'line-up', path: '/dishes/paprika-skewers/line-up' },
-  {
-    name: 'line-up-reasons',
-    path: '/dishes/leek-and-potato-pie/line-up',
-    prepare: (page) => page.locator('button[data-row]').first().click(),
-  },
+  { name: 'slab', path: '/market' },
+  { name: 'price', path: '/market/prices?fish=Gadus%20morhua' },
   { name: 'stand-ins', path: '/dishes/beer-battered-supper/stand-ins' },
   { name: 'pot', path: '/dishes/saffron-rice/pot' },
   { name: 'amounts', path: '/dishes/beer-battered-supper/amounts' },
@@ -69,7 +66,6 @@ const PICTURES: readonly Picture[] = [
   { name: 'swap-map', path: '/book/swaps?method=grill&fish=Lophius%20piscatorius' },
   { name: 'cover-card', path: '/cover-card' },
   { name: 'line-up-phone', path: '/dishes/paprika-skewers/line-up', phone: true },
-  { name: 'stand-ins-phone', path: '/dishes/beer-battered-supper/stand-ins', phone: true },
   { name: 'year', path: '/dishes/beer-battered-supper/year', prepare: nameWaters },
   { name: 'missing', path: '/missing?fish=Lophius%20piscatorius&because=not-landed&there=Lophius%20budegassa~6', prepare: takeMonkfish },
 ]

@@ -7,14 +7,13 @@ import Typography from '@mui/material/Typography'
 import type { SpeciesImport, SpeciesImportReport } from '@tender-gill/contract'
 import { useRef, useState, type ChangeEvent } from 'react'
 import { toProblemDetails, useImportSpeciesMutation, useUndoImportMutation } from '../../api/api.ts'
-import { INK } from '../../theme.ts'
+import { BadRows } from '../../shell/BadRows.tsx'
 
 interface ChosenFile {
   readonly name: string
   readonly format: SpeciesImport['format']
   readonly text: string
 }
-const SHOWN = 200
 
 const EXPORTS: readonly (readonly [string, string])[] = [
   ['The whole book, JSON', '/api/species-export?format=json'],
@@ -23,40 +22,6 @@ const EXPORTS: readonly (readonly [string, string])[] = [
   ['The house’s hand alone, CSV', '/api/species-export?format=csv&what=house'],
   ['The schema a file must keep', '/api/species-schema'],
 ]
-
-function BadRows({ bad }: Pick<SpeciesImportReport, 'bad'>) {
-  return (
-    <Box sx={{ overflowX: 'auto', maxHeight: 360, overflowY: 'auto' }} tabIndex={0} role="region" aria-label="Rows that cannot be kept">
-      <Box
-        component="table"
-        sx={{
-          borderCollapse: 'collapse',
-          width: '100%',
-          fontSize: 14,
-          '& th, & td': { borderTop: `1px solid ${INK.hairline}`, textAlign: 'left', py: 0.5, pr: 2, verticalAlign: 'top' },
-        }}
-      >
-        <thead>
-          <tr>
-            <th scope="col">Line</th>
-            <th scope="col">Species</th>
-            <th scope="col">What is wrong</th>
-          </tr>
-        </thead>
-        <tbody>
-          {bad.slice(0, SHOWN).map(({ line, species, message }) => (
-            <tr key={`${line} ${message}`}>
-              <td>{line}</td>
-              <td>{species ?? ''}</td>
-              <td>{message}</td>
-            </tr>
-          ))}
-        </tbody>
-      </Box>
-      {bad.length > SHOWN && <Typography variant="body2">and {bad.length - SHOWN} more</Typography>}
-    </Box>
-  )
-}
 
 function describeReport({ rows, good, same, bad }: SpeciesImportReport): string {
   const unchanged = same > 0 ? `, ${same} of them just as the book has them` : ''
@@ -156,7 +121,9 @@ export default function FilesPage() {
                 </Button>
               </Box>
             )}
-            {report.bad.length > 0 && <BadRows bad={report.bad} />}
+            {report.bad.length > 0 && (
+              <BadRows heading="Species" rows={report.bad.map(({ line, species, message }) => ({ line, at: species, message }))} />
+            )}
           </>
         )}
       </Paper>

@@ -5,8 +5,8 @@ import Typography from '@mui/material/Typography'
 import type { MarketFileReport } from '@tender-gill/contract'
 import { useRef, useState, type ChangeEvent } from 'react'
 import { toProblemDetails, useBringMarketFileMutation, useUndoMarketFileMutation } from '../../api/api.ts'
-import { BadRows } from '../merchants/BadRows.tsx'
 
+import { BadRows } from '../../shell/BadRows.tsx'
 const WORDS = { seasons: 'years', stocks: 'rows of evidence' } as const
 
 /** Years or evidence out and in as a CSV file: looked through first, kept when the person says so, taken back in one press. */
@@ -80,7 +80,7 @@ export function MarketFiles({ what }: { readonly what: 'seasons' | 'stocks' }) {
           </>
         )}
       </div>
-      {report && <BadRows rows={report.bad} />}
+      {report && <BadRows rows={report.bad.map(({ line, column, message }) => ({ line, at: column, message }))} />}
     </Box>
   )
 }

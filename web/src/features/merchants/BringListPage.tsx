@@ -9,10 +9,10 @@ import type { Kitchen, ListReading, MerchantRecord, PriceListInput, PriceListRep
 import { useRef, useState, type ChangeEvent } from 'react'
 import { Link, useParams } from 'react-router'
 import { toProblemDetails, useBringListMutation, useKitchenQuery, useMerchantsQuery, useTakeListBackMutation } from '../../api/api.ts'
+import { BadRows } from '../../shell/BadRows.tsx'
 import { Waiting } from '../../shell/Waiting.tsx'
 import { INK } from '../../theme.ts'
 import { MarketRooms } from '../market/MarketRooms.tsx'
-import { BadRows } from './BadRows.tsx'
 import { NamesToSettle } from './NamesToSettle.tsx'
 import { ReadingForm } from './ReadingForm.tsx'
 
@@ -198,7 +198,7 @@ function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly 
             action="Take these names so"
             onSettle={settle}
           />
-          <BadRows rows={report.bad} />
+          <BadRows rows={report.bad.map(({ line, column, message }) => ({ line, at: column, message }))} />
           <Sample headings={report.headings} sample={report.sample} />
           <Typography variant="body2" color="text.secondary">
             How it is read is remembered for {record.merchant.name}.

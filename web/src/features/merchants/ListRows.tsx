@@ -7,8 +7,8 @@ import { useState } from 'react'
 import { usePriceListQuery, usePutListBackMutation, useSettleNamesMutation, useTakeListBackMutation } from '../../api/api.ts'
 import { INK } from '../../theme.ts'
 import { formatMoney } from '../dishWords.ts'
+import { BadRows } from '../../shell/BadRows.tsx'
 import { GoneNotice } from '../market/SideList.tsx'
-import { BadRows } from './BadRows.tsx'
 import { NamesToSettle } from './NamesToSettle.tsx'
 import { sayDay } from './orderWords.ts'
 
@@ -23,7 +23,7 @@ function OpenList({ id }: { readonly id: string }) {
   return (
     <Box sx={{ pl: 2, pb: 1, display: 'grid', gap: 1 }}>
       <NamesToSettle names={data.open} action="Settle these names" onSettle={(names) => void settle({ names })} />
-      <BadRows rows={data.bad} />
+      <BadRows rows={data.bad.map(({ line, column, message }) => ({ line, at: column, message }))} />
       <Box component="ul" aria-label="Rows kept" sx={{ m: 0, pl: 2, columns: { md: 2 } }}>
         {data.quotes.map(({ species, form, price, currency, unit, grade }, i) => (
           <li key={i}>

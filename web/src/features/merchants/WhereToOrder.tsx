@@ -27,7 +27,7 @@ export function WhereToOrder({ offer, form, date, total }: Props) {
   const least = merchant.minimumOrder
   const short = least && total && total.currency === least.currency && total.typical < least.amount
   return (
-    <Typography sx={{ borderLeft: `5px solid ${order ? INK.kelp : INK.roe}`, pl: 1, my: 1 }}>
+    <Typography sx={{ borderLeft: `5px solid ${order ? INK.kelp : INK.roe}`, pl: 1, mt: 1, mb: 2.5 }}>
       <b>
         {merchant.name}:{' '}
         {order ? sayOrder(order, kitchen.today) : `no delivery can be had any more for ${sayDay(date ?? kitchen.today, kitchen.today)}`}.

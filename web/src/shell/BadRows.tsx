@@ -1,12 +1,18 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { BadRow } from '@tender-gill/contract'
-import { INK } from '../../theme.ts'
+import { INK } from '../theme.ts'
 
 const SHOWN = 200
 
-/** Rows that could not be kept, by line. */
-export function BadRows({ rows }: { readonly rows: readonly BadRow[] }) {
+interface Row {
+  readonly line: number
+  /** The column, or whatever else the row is known by. */
+  readonly at: string | null
+  readonly message: string
+}
+
+/** Rows of a file that could not be kept, by line. @param heading what stands beside the line: a column, a species */
+export function BadRows({ rows, heading = 'Column' }: { readonly rows: readonly Row[]; readonly heading?: string }) {
   if (rows.length === 0) return null
   return (
     <Box sx={{ overflow: 'auto', maxHeight: 320 }} tabIndex={0} role="region" aria-label="Rows that cannot be kept">
@@ -22,15 +28,15 @@ export function BadRows({ rows }: { readonly rows: readonly BadRow[] }) {
         <thead>
           <tr>
             <th scope="col">Line</th>
-            <th scope="col">Column</th>
+            <th scope="col">{heading}</th>
             <th scope="col">What is wrong</th>
           </tr>
         </thead>
         <tbody>
-          {rows.slice(0, SHOWN).map(({ line, column, message }) => (
+          {rows.slice(0, SHOWN).map(({ line, at, message }) => (
             <tr key={`${line} ${message}`}>
               <td>{line}</td>
-              <td>{column ?? ''}</td>
+              <td>{at ?? ''}</td>
               <td>{message}</td>
             </tr>
           ))}
