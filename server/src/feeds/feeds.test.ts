@@ -231,6 +231,13 @@ describe('a list that is fetched', () => {
   })
 })
 
+describe('a server without feeds', () => {
+  it('says that it has none, and looks at none', async () => {
+    expect((await server.call('/api/feeds')).body).toEqual([])
+    expect((await server.call('/api/feeds/read', { method: 'POST' })).body).toEqual([])
+  })
+})
+
 describe('the start configuration of feeds', () => {
   it('is a list of keys and http addresses, or none', () => {
     expect(readFeedConfig(undefined)).toEqual([])

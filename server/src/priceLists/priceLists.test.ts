@@ -233,6 +233,21 @@ describe('currencies', () => {
   })
 })
 
+describe('the stamp of lists and rates', () => {
+  it('changes with every list and rate that comes or goes, and is what it was once all is taken back', async () => {
+    const stamp = async () => (await call('/api/price-lists-stamp')).body.stamp
+    const seen = [await stamp()]
+    const { list } = (await bring('Fish,Price\nZeus faber,18\n')).body
+    seen.push(await stamp())
+    const rate = (await post('/api/rates', { rate: { currency: 'GBP', date: DAY, worth: 1.1 } })).body
+    seen.push(await stamp())
+    expect(new Set(seen).size).toBe(3)
+    await call(`/api/rates/${rate.id}`, { method: 'DELETE', headers: { 'If-Match': '"1"' } })
+    await takeBack(list.id)
+    expect(await stamp()).toBe(seen[0])
+  })
+})
+
 describe('another kitchen', () => {
   it('sees neither merchants nor lists of this one', async () => {
     const kept = (await bring('Fish,Price\nZeus faber,18\n')).body.list
