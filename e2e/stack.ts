@@ -28,9 +28,9 @@ async function startStack(): Promise<Stack> {
     startServer: (options: object) => Promise<{ address: string; stop: () => Promise<void> }>
   }
   const { startSimulator } = (await import('../scripts/lib/simulate.mjs' as string)) as {
-    startSimulator: (port: number, env: object) => Promise<{ address: string; feeds: string; stop: () => Promise<void> }>
+    startSimulator: (env: object) => Promise<{ address: string; feeds: string; stop: () => Promise<void> }>
   }
-  const market = await startSimulator(await findFreePort(), { SIMULATOR_TODAY: '2026-06-13', SIMULATOR_TROUBLE: 'error' })
+  const market = await startSimulator({ SIMULATOR_TODAY: '2026-06-13', SIMULATOR_TROUBLE: 'error' })
   const cluster = await startCluster(await installPostgres(), mkdtempSync(join(tmpdir(), 'tender-gill-journey-')))
   const server = await startServer({
     url: cluster.url,

@@ -35,7 +35,7 @@ try {
   undo.push(() => cluster.stop())
   const port = await findFreePort(Number(process.env.PORT ?? 8080))
   // The demo's merchants; feeds of one's own stand in FEEDS.
-  const market = process.env.FEEDS === undefined ? await startSimulator(await findFreePort(port + 1)) : undefined
+  const market = process.env.FEEDS === undefined ? await startSimulator() : undefined
   if (market) undo.push(() => market.stop())
   const env = market ? { FEEDS: market.feeds } : {}
   const server = await startServer({ env, url: cluster.url, port, cookieSecret: readSecret(dataFolder, 'cookie-secret') })

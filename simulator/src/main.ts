@@ -1,11 +1,19 @@
+import type { AddressInfo } from 'node:net'
 import { createSimulator, TROUBLES } from './createSimulator.ts'
 
+/** Any free port, unless one is named. */
 const port = Number(process.env.SIMULATOR_PORT ?? 0)
 const fixed = process.env.SIMULATOR_TODAY
 const today = () => fixed ?? new Date().toISOString().slice(0, 10)
 const { app, publish, setTrouble, close } = createSimulator({ seed: process.env.SIMULATOR_SEED ?? 'demo', today })
 setTrouble(TROUBLES.find((one) => one === process.env.SIMULATOR_TROUBLE) ?? 'none')
-const server = app.listen(port, '127.0.0.1', () => process.stdout.write(`merchants on ${port}\n`))
+const server = app.listen(port, '127.0.0.1', (error) => {
+  if (error) {
+    process.stderr.write(`the merchants cannot listen on port ${port}: ${error.message}\n`)
+    process.exit(1)
+  }
+  process.stdout.write(`merchants on ${(server.address() as AddressInfo).port}\n`)
+})
 
 /** A new list each morning. */
 let last = today()

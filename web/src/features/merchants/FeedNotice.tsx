@@ -11,13 +11,22 @@ export function describeFeed({ state, lastListDate, problem, failures, nextTryAt
   if (state === 'fresh') return `list of ${lastListDate ? sayDay(lastListDate, today) : 'no day'}`
   const again = nextTryAt ? `; tried again at ${nextTryAt.slice(11, 16)} UTC` : ''
   if (state === 'never') return problem ? `nothing came yet: ${problem}${again}` : 'nothing came yet'
-  return `silent, ${problem ?? 'no word'} (${failures} times)${again}. Its list of ${lastListDate ? sayDay(lastListDate, today) : 'before'} still counts`
+  return `silent, ${problem ?? 'no word'} (${failures === 1 ? 'once' : `${failures} times`})${again}. Its list of ${lastListDate ? sayDay(lastListDate, today) : 'before'} still counts`
+}
+
+/** Looks at every feed at once. */
+export function LookNow() {
+  const [read, { isLoading }] = useReadFeedsMutation()
+  return (
+    <Button size="small" disabled={isLoading} onClick={() => void read()}>
+      {isLoading ? 'Looking ...' : 'Look now'}
+    </Button>
+  )
 }
 
 /** The merchants that send their lists: what came this morning, and who is silent. */
 export function FeedNotice({ merchants, today }: { readonly merchants: readonly MerchantRecord[]; readonly today: string }) {
   const { data: feeds = [] } = useFeedsQuery(undefined, { pollingInterval: 60_000 })
-  const [read, { isLoading }] = useReadFeedsMutation()
   const rows = merchants.flatMap(({ merchant }) => {
     const feed = feeds.find(({ key }) => key === merchant.feed)
     return feed ? [{ merchant, feed }] : []
@@ -37,9 +46,7 @@ export function FeedNotice({ merchants, today }: { readonly merchants: readonly 
           </Typography>
         ))}
       </Box>
-      <Button size="small" disabled={isLoading} onClick={() => void read()}>
-        {isLoading ? 'Looking ...' : 'Look now'}
-      </Button>
+      <LookNow />
     </Box>
   )
 }

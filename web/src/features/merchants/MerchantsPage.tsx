@@ -21,7 +21,7 @@ import { useSearch } from '../../state/useSearch.ts'
 import { HEADING } from '../../theme.ts'
 import { MarketRooms } from '../market/MarketRooms.tsx'
 import { GoneNotice, RoomGrid, SideName, SideRow } from '../market/SideList.tsx'
-import { describeFeed, FeedNotice } from './FeedNotice.tsx'
+import { describeFeed, LookNow } from './FeedNotice.tsx'
 import { ListRows } from './ListRows.tsx'
 import { MerchantEditor } from './MerchantEditor.tsx'
 import { sayOrder } from './orderWords.ts'
@@ -110,8 +110,14 @@ export default function MerchantsPage() {
               <Typography sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 20 }}>
                 {order ? sayOrder(order, today).replace(/^o/, 'O') : 'No delivery in sight'}
               </Typography>
-              {feed && <Typography color="text.secondary">Its feed: {describeFeed(feed, today)}.</Typography>}
-              {feed && <FeedNotice merchants={[chosen]} today={today} />}
+              {feed && (
+                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+                  <Typography color={feed.state === 'fresh' ? 'text.secondary' : 'error'}>
+                    Its feed: {describeFeed(feed, today)}.{feed.state === 'fresh' && feed.news ? ` “${feed.news}”` : ''}
+                  </Typography>
+                  <LookNow />
+                </Box>
+              )}
             </div>
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
               <Button component={Link} to={`/market/merchants/${chosen.id}/list`} variant="contained">
