@@ -16,7 +16,8 @@ const monthOf = (day: number): number => Number(toIsoDate(day).slice(5, 7)) - 1
 
 /**
  * How prices of one series stand in each month against the middle of their year; flat unless nearly every month is known. One winter may be
- * chance, so each month is shrunk to the pattern of the group by n/(n+3), n the weeks on which there were quotes in it.
+ * chance, so each month is shrunk to the pattern of the group by n/(n+3), n the weeks on which there were quotes in it. A month without any
+ * takes the group's, or stands between its neighbours.
  */
 export function findMonthPattern(days: readonly PriceDay[], group: MonthPattern = FLAT_YEAR): MonthPattern {
   const months = Array.from({ length: 12 }, () => new Map<number, number[]>())
@@ -30,10 +31,25 @@ export function findMonthPattern(days: readonly PriceDay[], group: MonthPattern 
   const middles = known.map(({ values }) => (values.length > 0 ? median(values) : null))
   const present = middles.flatMap((middle) => (middle === null ? [] : [middle]))
   const year = present.reduce((sum, middle) => sum + middle, 0) / present.length
-  return middles.map((middle, month) => {
-    const share = middle === null ? 0 : shrink(known[month]?.weeks ?? 0)
-    return share * ((middle ?? year) - year) + (1 - share) * (group[month] ?? 0)
+  const own = middles.map((middle, month) => {
+    if (middle === null) return null
+    const share = shrink(known[month]?.weeks ?? 0)
+    return share * (middle - year) + (1 - share) * (group[month] ?? 0)
   })
+  return own.map((value, month) => value ?? (group === FLAT_YEAR ? bridge(own, month) : (group[month] ?? 0)))
+}
+
+/** A month of which nothing is known, on the straight line between the nearest that are. */
+function bridge(months: readonly (number | null)[], month: number): number {
+  const away = (step: 1 | -1) => {
+    for (let by = 1; by < 12; by += 1) {
+      const value = months[(month + step * by + 12) % 12]
+      if (value !== null && value !== undefined) return { by, value }
+    }
+    return { by: 1, value: 0 }
+  }
+  const [before, after] = [away(-1), away(1)]
+  return (before.value * after.by + after.value * before.by) / (before.by + after.by)
 }
 
 /** The pattern on a day, straight between mid-months. */

@@ -123,4 +123,11 @@ describe('the estimate of a price', () => {
     const lastQuote = Math.exp(weekly.at(-1)?.logPerKg ?? 0)
     expect(Math.abs(Math.log(known / wave(725)))).toBeLessThan(Math.abs(Math.log(lastQuote / wave(725))))
   })
+
+  it('does not fall towards the middle of the year because the month ahead was never seen', () => {
+    const wave = (day: number) => 10 * Math.exp(0.4 * Math.cos((2 * Math.PI * (day - 45)) / 365))
+    // Eleven months up to the dearest time: the next month is not known yet.
+    const quotes = daily(95, 410, wave).filter(({ day }) => day % 7 === 0)
+    for (const day of [410, 418, 426]) expect(must(estimatePrice(quotes, day)).perKg.typical).toBeGreaterThan(wave(410) * 0.93)
+  })
 })

@@ -25,10 +25,12 @@ function OpenList({ id }: { readonly id: string }) {
       <NamesToSettle names={data.open} action="Settle these names" onSettle={(names) => void settle({ names })} />
       <BadRows rows={data.bad.map(({ line, column, message }) => ({ line, at: column, message }))} />
       <Box component="ul" aria-label="Rows kept" sx={{ m: 0, pl: 2, columns: { md: 2 } }}>
-        {data.quotes.map(({ species, form, price, currency, unit, grade }, i) => (
+        {data.quotes.map(({ species, form, price, currency, unit, grade, eachG, minimumKg }, i) => (
           <li key={i}>
             <i>{species}</i>, {FORM_LABEL[form]}
             {grade ? `, ${grade}` : ''}: {formatMoney(price, currency)} {UNIT_WORDS[unit]}
+            {eachG ? ` of ${eachG} g` : ''}
+            {minimumKg ? `, from ${minimumKg} kg` : ''}
           </li>
         ))}
       </Box>

@@ -108,13 +108,14 @@ export default function PricesPage() {
     <Box sx={{ mt: 1 }}>
       <MarketRooms here="/market/prices" />
       <RoomGrid side="320px">
-        <Box sx={{ display: 'grid', gap: 1.5 }}>
+        {/* On a phone the answer stands before the lists. */}
+        <Box sx={{ display: { xs: 'contents', md: 'grid' }, gap: 1.5 }}>
           <Paper component="section" aria-label="Fish with a price" sx={{ p: 2 }}>
             <FishSearch label="The price of which fish?" onPick={pick} />
             <Box
               component="ul"
               aria-label="On the lists"
-              sx={{ listStyle: 'none', p: 0, m: 0, mt: 1, display: 'flex', flexWrap: 'wrap', gap: 0.5 }}
+              sx={{ listStyle: 'none', p: 0, m: 0, mt: 1, display: { xs: 'none', md: 'flex' }, flexWrap: 'wrap', gap: 0.5 }}
             >
               {fish.map(([name, common]) => (
                 <li key={name}>
@@ -130,7 +131,9 @@ export default function PricesPage() {
               ))}
             </Box>
           </Paper>
-          <Rates kitchen={kitchen} />
+          <Box sx={{ order: { xs: 2, md: 0 } }}>
+            <Rates kitchen={kitchen} />
+          </Box>
         </Box>
         {history && history.species === species ? (
           <History history={history} chosen={search.get('as')} onChoose={(key) => change((params) => params.set('as', key))} />
