@@ -15,6 +15,9 @@ import type {
   MerchantRecord,
   OfferSheet,
   Price,
+  PriceList,
+  PriceListInput,
+  PriceListReport,
   PriceRecord,
   Season,
   SeasonRecord,
@@ -22,6 +25,8 @@ import type {
   Stock,
   StockRecord,
 } from '@tender-gill/contract'
+import { createFishSearch } from '@tender-gill/names'
+import { readPriceList, toSettled } from '../../../server/src/priceLists/readPriceList.ts'
 import {
   applyMarket,
   compareLineUps,
@@ -91,6 +96,7 @@ export function createFakeServer({ dishes, prices = [], seasons = [], stocks = [
   const merchantRows = new Map<string, MerchantRecord>(
     merchants.map((merchant, i) => [`merchant-${i}`, { ...stored, id: `merchant-${i}`, merchant }]),
   )
+  const lists: PriceList[] = []
   let absences: Absence[] = []
   let touched = 0
   const asked: string[] = []
@@ -252,6 +258,37 @@ export function createFakeServer({ dishes, prices = [], seasons = [], stocks = [
     return json(after)
   }
 
+  /** Looks at a list as the server does, and keeps its rows as prices of the kitchen. */
+  async function bringList(request: Request): Promise<Response> {
+    const { merchantId, date, text, reading, names = [], keep } = (await request.json()) as PriceListInput
+    const merchant = merchantRows.get(merchantId)?.merchant
+    if (!merchant) return refuse(400, 'no such merchant')
+    const { offers } = sheet()
+    const search = createFishSearch(offers)
+    const commons = new Map(offers.map(({ species, common }) => [species, common]))
+    const read = readPriceList(
+      { text, date, merchant: merchant.name, reading },
+      {
+        ...{ search, settled: toSettled(names), currency: kitchen.currency },
+        findExact: (name) => search.findExact(name),
+        commonOf: (species) => commons.get(species) ?? species,
+      },
+    )
+    const kept = keep !== 'nothing' && read.quotes.length > 0
+    if (kept) {
+      const id = `list-${lists.length + 1}`
+      const counts = { quotes: read.quotes.length, bad: read.bad.length, takenBackAt: null }
+      lists.push({ id, merchantId, merchant: merchant.name, date, source: 'file', fileName: null, keptAt: `${TODAY}T12:00:00Z`, ...counts })
+      read.quotes.forEach((price, i) => priceRows.push({ ...stored, id: `${id}-${i}`, price }))
+    }
+    const { headings, sample, open, bad } = read
+    const report: PriceListReport = {
+      ...{ rows: read.rows, good: read.quotes.length, headings: [...headings], sample: sample.map((row) => [...row]) },
+      ...{ reading: read.reading, open: [...open], bad: [...bad], same: false, list: kept ? (lists.at(-1) ?? null) : null },
+    }
+    return json(report, kept ? 201 : 200)
+  }
+
   async function saveLeanings(request: Request): Promise<Response> {
     if (!matches(request, leanings.revision)) return refuse(409, 'changed elsewhere', { current: leanings })
     leanings = { revision: leanings.revision + 1, leanings: ((await request.json()) as { leanings: HouseLeanings }).leanings }
@@ -289,9 +326,10 @@ export function createFakeServer({ dishes, prices = [], seasons = [], stocks = [
         return json(feeds)
       case 'slab':
         return json(slab())
+      case 'price-lists':
+        return json(lists)
       case 'alerts':
       case 'rates':
-      case 'price-lists':
         return json([])
       case 'cover-card':
         return json(writeCoverCard({ from: search.get('from') ?? TODAY, to: search.get('to') ?? TODAY }, keptDishes()))
@@ -323,6 +361,7 @@ export function createFakeServer({ dishes, prices = [], seasons = [], stocks = [
     if (pathname === '/api/absences') return mark(request)
     if (pathname.startsWith('/api/absences/')) return takeBack(id, pathname.endsWith('/undo'))
     if (pathname.startsWith('/api/seasons')) return saveYear(seasonRows, request, id)
+    if (pathname === '/api/price-lists') return bringList(request)
     if (pathname.startsWith('/api/merchants')) return saveYear(merchantRows, request, id)
     if (pathname.startsWith('/api/stocks')) return saveYear(stockRows, request, id)
     if (pathname === '/api/decisions') return decide(request)
@@ -333,6 +372,7 @@ export function createFakeServer({ dishes, prices = [], seasons = [], stocks = [
     answer,
     asked,
     brief: (id: string): Brief | undefined => briefs.get(id)?.brief,
+    prices: (): readonly Price[] => priceRows.map(({ price }) => price),
     merchants: () => [...merchantRows.values()].map(({ merchant }) => merchant),
     seasons: (): readonly Season[] => [...seasonRows.values()].map(({ season }) => season),
     stocks: (): readonly Stock[] => [...stockRows.values()].map(({ stock }) => stock),

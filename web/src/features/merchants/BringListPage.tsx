@@ -60,6 +60,13 @@ function describeReport({ rows, good, bad, open }: PriceListReport): string {
   ].join(', ')
 }
 
+/** What the button keeps. */
+function describeKeep({ good, bad, open }: PriceListReport): string {
+  const whole = bad.length + open.length === 0
+  if (good === 1) return whole ? 'Keep the row' : 'Keep the good row'
+  return whole ? `Keep all ${good}` : `Keep the ${good} good rows`
+}
+
 function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly kitchen: Kitchen }) {
   const input = useRef<HTMLInputElement>(null)
   const [text, setText] = useState('')
@@ -182,11 +189,7 @@ function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly 
               sx={{ justifySelf: 'start' }}
               onClick={() => void run({ keep: report.bad.length + report.open.length > 0 ? 'good' : 'all' })}
             >
-              {report.bad.length + report.open.length > 0
-                ? report.good === 1
-                  ? 'Keep the good row'
-                  : `Keep the ${report.good} good rows`
-                : `Keep all ${report.good}`}
+              {describeKeep(report)}
             </Button>
           )}
           {!reading.columns.name || !reading.columns.price ? (

@@ -1,6 +1,6 @@
 import type { FeedState, Merchant, Price } from '@tender-gill/contract'
 import { addDays } from '@tender-gill/core'
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { KITCHEN } from '../../testing/dishes.ts'
 import { TODAY } from '../../testing/fakeServer.ts'
@@ -42,17 +42,5 @@ describe('the slab', () => {
     await openPage('/market', { ...KITCHEN, prices: [] })
     expect(await screen.findByText(/No list of the last days is kept/)).toBeDefined()
     expect(screen.getByRole('link', { name: 'Bring one in from a merchant' })).toHaveProperty('pathname', '/market/merchants')
-  })
-})
-
-describe('the merchants', () => {
-  it('keep their days as they are pressed', async () => {
-    const server = await openPage('/market/merchants', MARKET)
-    const days = within(await screen.findByRole('group', { name: 'Delivers on' }))
-    fireEvent.click(days.getByRole('button', { name: 'Saturday' }))
-    expect(days.getByRole('button', { name: 'Saturday' }).getAttribute('aria-pressed')).toBe('true')
-    await waitFor(() => expect(server.merchants()[0]?.delivers).toEqual([1, 2, 3, 4, 5, 6]))
-    fireEvent.click(days.getByRole('button', { name: 'Monday' }))
-    await waitFor(() => expect(server.merchants()[0]?.delivers).toEqual([2, 3, 4, 5, 6]))
   })
 })
