@@ -103,9 +103,12 @@ export async function buildAll({ web = true } = {}) {
     'core/src/tables',
   ])
   await buildIfStale('contract', 'contract/dist/browserValidators.js', ['contract/src', 'contract/scripts'])
+  await buildIfStale('simulator', 'simulator/dist/main.js', ['simulator/src', 'simulator/scripts', 'demo'])
   await buildIfStale('server', 'server/dist/main.js', [
     'server/src',
     'server/scripts',
+    'names/src',
+    'demo',
     'core/src',
     'contract/src',
     'catalogue/dist/book.json',
@@ -118,6 +121,7 @@ export async function buildAll({ web = true } = {}) {
       'web/vite.config.ts',
       'web/scripts',
       'web/public',
+      'names/src',
       'core/src',
       'contract/src',
       'contract/dist/browserValidators.js',
