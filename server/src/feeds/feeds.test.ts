@@ -121,6 +121,13 @@ describe('a feed', () => {
     await takeAllBack()
   }, 60_000)
 
+  it('of a merchant whose day begins earlier is of the kitchen’s own day, and counts at once', async () => {
+    today = '2026-06-14'
+    await createReader().readNow('hessle-quay')
+    expect((await listsOf()).map(({ date }) => date)).toEqual(['2026-06-13'])
+    await takeAllBack()
+  })
+
   it('is looked at every half hour while all is well', async () => {
     const reader = createReader()
     await reader.tick()

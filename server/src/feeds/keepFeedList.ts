@@ -27,7 +27,9 @@ export const createKeepFeedList =
         if (merchant.feed !== key) continue
         // A feed has its own headings: a reading made for the merchant's files would not fit them.
         const plain = { ...merchant, reading: null }
-        const input = { merchantId: id, date, text, keep: 'good' as const }
+        // Where the merchant's morning is still the kitchen's evening, the list is of the kitchen's own day: it counts at once.
+        const day = date < kitchen.today ? date : kitchen.today
+        const input = { merchantId: id, date: day, text, keep: 'good' as const }
         const report = await bringInList({ books, lists }, kitchen, { input, merchant: plain, source: 'feed' })
         most = Math.max(most ?? 0, report.ok ? report.value.good : 0)
       }

@@ -7,7 +7,9 @@ import { INK } from '../../theme.ts'
 import { sayDay } from './orderWords.ts'
 
 /** How a feed stands, in words. */
-export function describeFeed({ state, lastListDate, problem, failures, nextTryAt }: FeedState, today: string): string {
+export function describeFeed({ state, lastListDate: named, problem, failures, nextTryAt }: FeedState, today: string): string {
+  // A merchant whose day begins earlier sends what counts here as today's.
+  const lastListDate = named !== null && named > today ? today : named
   if (state === 'fresh') return `list of ${lastListDate ? sayDay(lastListDate, today) : 'no day'}`
   const again = nextTryAt ? `; tried again at ${nextTryAt.slice(11, 16)} UTC` : ''
   if (state === 'never') return problem ? `nothing came yet: ${problem}${again}` : 'nothing came yet'

@@ -45,6 +45,7 @@ describe('a feed in words', () => {
       'nothing came yet: it answered 500; tried again at 12:04 UTC',
     )
     expect(describeFeed({ ...feed, state: 'fresh', lastListDate: SATURDAY }, SATURDAY)).toBe('list of today')
+    expect(describeFeed({ ...feed, state: 'fresh', lastListDate: '2026-06-14' }, SATURDAY)).toBe('list of today')
     expect(describeFeed({ ...feed, state: 'silent', lastListDate: '2026-06-12', failures: 3, problem: 'it answered 500' }, SATURDAY)).toBe(
       'silent, it answered 500 (3 times). Its list of 12 June still counts',
     )
