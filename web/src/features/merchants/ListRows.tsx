@@ -7,6 +7,7 @@ import { useState } from 'react'
 import { usePriceListQuery, usePutListBackMutation, useSettleNamesMutation, useTakeListBackMutation } from '../../api/api.ts'
 import { INK } from '../../theme.ts'
 import { formatMoney } from '../dishWords.ts'
+import { useAnswer, useSheet } from '../../engine/useEngine.ts'
 import { BadRows } from '../../shell/BadRows.tsx'
 import { GoneNotice } from '../market/SideList.tsx'
 import { NamesToSettle } from './NamesToSettle.tsx'
@@ -19,15 +20,17 @@ const UNIT_WORDS = { kg: 'a kilo', lb: 'a pound', each: 'each', box: 'a box' } a
 function OpenList({ id }: { readonly id: string }) {
   const { data } = usePriceListQuery(id)
   const [settle] = useSettleNamesMutation()
+  const species = [...new Set(data?.quotes.map((quote) => quote.species))]
+  const names = useAnswer(useSheet(), species.join(',') || null, (engine) => engine.commonNames(species))?.value ?? {}
   if (!data) return null
   return (
     <Box sx={{ pl: 2, pb: 1, display: 'grid', gap: 1 }}>
       <NamesToSettle names={data.open} action="Settle these names" onSettle={(names) => void settle({ names })} />
       <BadRows rows={data.bad.map(({ line, column, message }) => ({ line, at: column, message }))} />
       <Box component="ul" aria-label="Rows kept" sx={{ m: 0, pl: 2, columns: { md: 2 } }}>
-        {data.quotes.map(({ species, form, price, currency, unit, grade, eachG, minimumKg }, i) => (
+        {data.quotes.map(({ species: name, form, price, currency, unit, grade, eachG, minimumKg }, i) => (
           <li key={i}>
-            <i>{species}</i>, {FORM_LABEL[form]}
+            {names[name] ?? name}, {FORM_LABEL[form]}
             {grade ? `, ${grade}` : ''}: {formatMoney(price, currency)} {UNIT_WORDS[unit]}
             {eachG ? ` of ${eachG} g` : ''}
             {minimumKg ? `, from ${minimumKg} kg` : ''}
