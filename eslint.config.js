@@ -42,6 +42,16 @@ export default ts.config(
       'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],
     },
   },
+  {
+    files: ['**/*.{ts,tsx}'],
+    ignores: ['core/src/calendar/days.ts', 'simulator/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'Literal[value=86400000]', message: 'Days are counted in core/calendar: addDays, countDays, DAY_MS.' },
+      ],
+    },
+  },
   // The calendar arithmetic of core reads no clock.
   { files: ['core/src/calendar/*.ts'], rules: { 'no-restricted-globals': 'off' } },
   { files: ['web/src/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },

@@ -1,7 +1,7 @@
 import { defineConfig } from 'vitest/config'
 
-/** Generous: no test is about speed (the bench is), and a busy machine may take ten times as long. */
-const PATIENCE = { testTimeout: 300_000, hookTimeout: 300_000 }
+/** No test is about speed (the bench is), and a busy machine may take ten times as long; a test that hangs is told within the minute. */
+const PATIENCE = { testTimeout: 60_000, hookTimeout: 120_000 }
 
 const node = (name: string, include: string[], options: object = {}) => ({
   test: { name, environment: 'node' as const, include, ...PATIENCE, ...options },
@@ -19,7 +19,7 @@ export default defineConfig({
         'scripts/**/*.test.ts',
       ]),
       node('cli', ['cli/src/**/*.test.ts']),
-      node('server', ['server/src/**/*.test.ts'], { fileParallelism: false }),
+      node('server', ['server/src/**/*.test.ts'], { globalSetup: ['server/src/testing/globalSetup.ts'] }),
       { test: { name: 'web', environment: 'jsdom', include: ['web/src/**/*.test.{ts,tsx}'], ...PATIENCE } },
     ],
   },

@@ -45,7 +45,7 @@ export {
   type PriceEstimate,
   type PriceQuote,
 } from './prices/index.ts'
-export { addDays, toDayNumber, toIsoDate, weekdayOf } from './calendar/index.ts'
+export { addDays, countDays, DAY_MS, isDay, toDayNumber, toIsoDate, weekdayOf } from './calendar/index.ts'
 export { planOrder, type LocalMoment } from './orders/index.ts'
 export { stepSlab, type SlabContext } from './slab/index.ts'
 export { stepAlerts, type DecidedDish } from './alerts/index.ts'

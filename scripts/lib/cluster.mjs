@@ -44,7 +44,7 @@ export function readSecret(dataFolder, name) {
   return readFileSync(file, 'utf8')
 }
 
-function initialise(bin, home, password) {
+function initialise(bin, home, password, throwAway) {
   const ids = postgresIds()
   mkdirSync(home, { recursive: true, mode: 0o700 })
   const passwordFile = join(home, 'password-for-initdb')
@@ -61,6 +61,7 @@ function initialise(bin, home, password) {
     '--auth=scram-sha-256',
     `--pwfile=${passwordFile}`,
     '--no-instructions',
+    ...(throwAway ? ['--no-sync'] : []),
   ])
   try {
     capture(command, args)
@@ -84,11 +85,15 @@ function dropStaleLock(data) {
   return false
 }
 
+/** A cluster that nobody keeps need not survive a power cut. */
+const THROW_AWAY = '-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c max_connections=200'
+
 /**
  * Starts the cluster of a data folder, making it first if need be.
+ * @param throwAway one for tests, quick and not safe against a power cut
  * @returns its address for clients, and how to stop it
  */
-export async function startCluster(bin, dataFolder) {
+export async function startCluster(bin, dataFolder, { throwAway = false } = {}) {
   const home = chooseHome(dataFolder)
   const data = join(home, 'data')
   const password = readSecret(dataFolder, 'database-password')
@@ -98,12 +103,12 @@ export async function startCluster(bin, dataFolder) {
   }
   if (!existsSync(join(data, 'PG_VERSION'))) {
     rmSync(data, { recursive: true, force: true })
-    initialise(bin, home, password)
+    initialise(bin, home, password, throwAway)
   }
   // A server left behind by a killed run is stopped, so that this run owns the one it uses.
   if (dropStaleLock(data)) control(['-m', 'fast', 'stop'])
   const port = await findFreePort()
-  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c timezone=UTC`
+  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c timezone=UTC${throwAway ? ` ${THROW_AWAY}` : ''}`
   control(['-l', join(home, 'server.log'), '-o', options, 'start'])
   const env = { ...process.env, PGPASSWORD: password }
   const client = (program, args) => capture(join(bin, program), ['-h', '127.0.0.1', '-p', String(port), '-U', USER, ...args], { env })

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { addDays, dayOfYear, toDayNumber, toIsoDate, weekdayOf } from './index.ts'
+import { addDays, countDays, dayOfYear, isDay, toDayNumber, toIsoDate, weekdayOf } from './index.ts'
 
 describe('days', () => {
   it('are known by their number, and back, and a week later is the same day of the week', () => {
@@ -13,6 +13,21 @@ describe('days', () => {
       }),
       { seed: 301 },
     )
+  })
+
+  it('are told from what is none', () => {
+    expect(['2026-02-29', '2028-02-29', '0000-01-01', '0001-01-01', '2026-13-01', '2026-1-1', '', 20260101, null].map(isDay)).toEqual([
+      false,
+      true,
+      false,
+      true,
+      false,
+      false,
+      false,
+      false,
+      false,
+    ])
+    expect(countDays('2026-02-27', '2026-03-01')).toBe(2)
   })
 
   it('have the names of the calendar', () => {

@@ -1,1 +1,1 @@
-export { addDays, dayOfYear, toDayNumber, toIsoDate, weekdayOf } from './days.ts'
+export { addDays, countDays, DAY_MS, dayOfYear, isDay, toDayNumber, toIsoDate, weekdayOf } from './days.ts'

@@ -1,7 +1,7 @@
 import { Router, type Response } from 'express'
 import type { Absence, AbsenceInput, AbsenceMove, Brief, BriefInput, BriefRecord, Choice, Problem } from '@tender-gill/contract'
 import { parseAbsenceInput, parseAbsencePlanRequest } from '@tender-gill/contract/validators'
-import { createBoard, describeDay, markAbsent, stepAbsencePlan, stepBoard, type Board } from '@tender-gill/core'
+import { createBoard, describeDay, markAbsent, stepAbsencePlan, stepBoard, type Board, addDays } from '@tender-gill/core'
 import { answerInSlices, runInSlices } from '../answers/runInSlices.ts'
 import { RequestFailure, notFound } from '../http/errors.ts'
 import { unwrap } from '../http/parseInput.ts'
@@ -18,7 +18,6 @@ interface AbsenceDeps {
 
 /** An absence that is over is still told this long: its dishes may want their fish back. */
 const REMEMBERED_DAYS = 14
-const shiftDay = (day: string, by: number): string => new Date(Date.parse(day) + by * 86_400_000).toISOString().slice(0, 10)
 
 const refuse = (problems: readonly Problem[]) => new RequestFailure('invalid', 'See the places named', { problems })
 
@@ -76,7 +75,7 @@ export function createAbsenceRoutes({ absences, briefs, openSheets }: AbsenceDep
 
   router.get('/absences', async (_req, res) => {
     const { id, today } = kitchenOf(res)
-    res.json(await absences.listStanding(id, shiftDay(today, -REMEMBERED_DAYS)))
+    res.json(await absences.listStanding(id, addDays(today, -REMEMBERED_DAYS)))
   })
   router.post('/absences/plan', async (req, res) => {
     const { id, today } = kitchenOf(res)

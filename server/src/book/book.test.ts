@@ -137,27 +137,27 @@ describe('files of species', () => {
     expect((await call(`/api/species-import/${body.importId}/undo`, { method: 'POST', headers: cookie })).status).toBe(404)
   })
 
-  it('of 10,000 rows with 37 bad ones name the 37 and keep the rest', async () => {
+  it('of 1,000 rows with 37 bad ones name the 37 and keep the rest', async () => {
     const cookie = await enterKitchen(call, 'larch-cottage')
     const cod = await sourceOf('Gadus morhua')
     const letters = (i: number) => [...String(i).padStart(5, '0')].map((digit) => 'abcdefghij'[Number(digit)]).join('')
-    const rows = Array.from({ length: 10_000 }, (_, i) => ({
+    const rows = Array.from({ length: 1_000 }, (_, i) => ({
       ...cod,
       scientific: `Gadus x${letters(i)}`,
       synonyms: [],
-      ...(i % 270 === 9 && i < 9990 ? { familiarity: 11 } : {}),
+      ...(i % 27 === 9 && i < 999 ? { familiarity: 11 } : {}),
     }))
     const answer = await call('/api/species-import', {
       method: 'POST',
       body: { format: 'json', text: JSON.stringify(rows), keep: 'good' },
       headers: cookie,
     })
-    expect(answer.body).toMatchObject({ rows: 10_000, good: 9963, kept: 9963 })
+    expect(answer.body).toMatchObject({ rows: 1_000, good: 963, kept: 963 })
     expect(answer.body.bad).toHaveLength(37)
-    expect((await call('/api/species/Gadus%20xabcde', { headers: cookie })).status).toBe(200)
+    expect((await call('/api/species/Gadus%20xaabcd', { headers: cookie })).status).toBe(200)
     await call(`/api/species-import/${answer.body.importId}/undo`, { method: 'POST', headers: cookie })
-    expect((await call('/api/species/Gadus%20xabcde', { headers: cookie })).status).toBe(404)
-  }, 60_000)
+    expect((await call('/api/species/Gadus%20xaabcd', { headers: cookie })).status).toBe(404)
+  })
 
   it('publish the schema they must keep', async () => {
     expect((await call('/api/species-schema')).body).toMatchObject({ $id: 'SourceSpecies', properties: { flesh: {}, offers: {} } })

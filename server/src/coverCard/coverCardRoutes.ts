@@ -1,6 +1,6 @@
 import { Router } from 'express'
 import type { BriefInput, BriefRecord, Problem } from '@tender-gill/contract'
-import { stepCoverCard } from '@tender-gill/core'
+import { stepCoverCard, addDays, countDays } from '@tender-gill/core'
 import { answerInSlices } from '../answers/runInSlices.ts'
 import { RequestFailure } from '../http/errors.ts'
 import { readDay } from '../http/readDay.ts'
@@ -15,10 +15,9 @@ interface CoverCardDeps {
 
 /** Days a card may span: a week, or a month for who plans ahead. */
 const MOST_DAYS = 31
-const DAY_MS = 86_400_000
 
 function checkSpan(from: string, to: string): readonly Problem[] {
-  const days = (Date.parse(to) - Date.parse(from)) / DAY_MS + 1
+  const days = countDays(from, to) + 1
   if (days < 1) return [{ path: '/to', message: 'must not be before the first day' }]
   return days > MOST_DAYS ? [{ path: '/to', message: `at most ${MOST_DAYS} days in one card` }] : []
 }
@@ -29,7 +28,7 @@ export function createCoverCardRoutes({ briefs, openSheets }: CoverCardDeps): Ro
   router.get('/cover-card', async (req, res) => {
     const { id, today } = kitchenOf(res)
     const from = readDay(req, 'from') ?? today
-    const to = readDay(req, 'to') ?? new Date(Date.parse(from) + 6 * DAY_MS).toISOString().slice(0, 10)
+    const to = readDay(req, 'to') ?? addDays(from, 6)
     const problems = checkSpan(from, to)
     if (problems.length > 0) throw new RequestFailure('invalid', 'See the places named', { problems })
     const { sheetOf } = await openSheets(id, today)

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
 import type { Merchant, Price } from '@tender-gill/contract'
+import { addDays } from '@tender-gill/core'
 import wares from '../../../demo/wares.json' with { type: 'json' }
 
 interface Ware {
@@ -33,10 +34,9 @@ export const DEMO_MERCHANTS: readonly DemoMerchant[] = wares.merchants.map(
 /** A number between -1 and 1 that hangs on its name alone. */
 const swing = (name: string): number => createHash('sha256').update(name).digest().readUInt32BE(0) / 2_147_483_648 - 1
 
-const DAY_MS = 86_400_000
 const WEEKS = 58
-const monthOf = (ms: number) => new Date(ms).getUTCMonth() + new Date(ms).getUTCDate() / 31
-const season = ({ swing: by, dearMonth }: Ware, ms: number) => by * Math.cos((2 * Math.PI * (monthOf(ms) - dearMonth + 0.5)) / 12)
+const monthOf = (day: string) => Number(day.slice(5, 7)) - 1 + Number(day.slice(8, 10)) / 31
+const season = ({ swing: by, dearMonth }: Ware, day: string) => by * Math.cos((2 * Math.PI * (monthOf(day) - dearMonth + 0.5)) / 12)
 
 /** One past list of a merchant as its rows. */
 export interface DemoList {
@@ -46,15 +46,13 @@ export interface DemoList {
 
 /** A made-up year of weekly lists up to a few days ago, each price about what it is today but for the months and the weather. */
 export function makeDemoLists({ id, merchant, wares: sold }: DemoMerchant, today: string): readonly DemoList[] {
-  const now = Date.parse(today)
   return Array.from({ length: WEEKS }, (_, i) => {
-    const ms = now - (3 + 7 * (WEEKS - 1 - i)) * DAY_MS
-    const date = new Date(ms).toISOString().slice(0, 10)
+    const date = addDays(today, -(3 + 7 * (WEEKS - 1 - i)))
     const quotes = sold.flatMap((ware): Price[] => {
       const missed = ware.origin === 'wild' && ware.state === 'fresh' && swing(`${id}|${ware.species}|boats|${i}`) > 0.7
       if (missed) return []
       const drift = 0.03 * (swing(`${ware.species}|${Math.floor(i / 4)}`) + swing(`${id}|${ware.species}|${ware.form}|${i}`))
-      const perKg = ware.perKg * Math.exp(season(ware, ms) - season(ware, now) + drift)
+      const perKg = ware.perKg * Math.exp(season(ware, date) - season(ware, today) + drift)
       const price = Math.round(ware.eachG ? perKg * (ware.eachG / 10) : perKg * 100) / 100
       return [
         {

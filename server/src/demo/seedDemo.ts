@@ -1,4 +1,5 @@
 import { eq, inArray, sql } from 'drizzle-orm'
+import { DAY_MS } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
 import {
   absences,
@@ -23,7 +24,7 @@ import { writeListText } from '../priceLists/writeListText.ts'
 import { DEMO_MERCHANTS, makeDemoLists } from './demoMarket.ts'
 import { DEMO_KITCHENS, type DemoKitchen } from './demoKitchens.ts'
 
-const daysBefore = (now: Date, days: number) => new Date(now.getTime() - days * 86_400_000)
+const daysBefore = (now: Date, days: number) => new Date(now.getTime() - days * DAY_MS)
 
 async function seedKitchen(
   db: Database,

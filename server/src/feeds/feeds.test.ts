@@ -140,9 +140,9 @@ describe('a feed', () => {
     await takeAllBack()
   })
 
-  it('plays a year, with storms and slips, and leaves no wrong row', async () => {
+  it('plays six weeks, with storms, slips and a week of trouble in each month, and leaves no wrong row', async () => {
     const reader = createReader()
-    const days = Array.from({ length: 365 }, (_, i) => new Date(Date.UTC(2025, 5, 14 + i)).toISOString().slice(0, 10))
+    const days = Array.from({ length: 42 }, (_, i) => new Date(Date.UTC(2026, 4, 3 + i)).toISOString().slice(0, 10))
     for (const [i, day] of days.entries()) {
       today = day
       // A week of trouble in each month.
@@ -151,7 +151,7 @@ describe('a feed', () => {
     }
     const { db } = server
     const ready = await createPriceListRepository(db, () => new Date(clock)).listReady('lantern-house', '2026-06-13')
-    expect(ready.length).toBeGreaterThan(800)
+    expect(ready.length).toBeGreaterThan(90)
     const names = new Map(MERCHANTS.flatMap(({ name, key, wares }) => wares.map((ware) => [`${key}|${ware.species}|${ware.form}`, name])))
     const keyOf = new Map(MERCHANTS.map(({ name, key }) => [name, key]))
     for (const { quotes, date } of ready) {
@@ -176,11 +176,11 @@ describe('a feed', () => {
       ({ species, origin, state }) => species === 'Melanogrammus aeglefinus' && origin === 'wild' && state === 'fresh',
     )
     const price = haddock?.prices.find(({ form }) => form === 'fillet-skin-on')
-    expect(price?.quotes).toBeGreaterThan(100)
+    expect(price?.quotes).toBeGreaterThan(20)
     expect(Math.abs(Math.log((price?.perKg.typical ?? 0) / (truth.get('Melanogrammus aeglefinus') ?? 17.9)))).toBeLessThan(0.2)
     const lists = await listsOf()
     expect(lists.some(({ bad }) => bad > 0)).toBe(true)
-    const waiting = await Promise.all(lists.slice(0, 60).map(({ id }) => detailOf(id)))
+    const waiting = await Promise.all(lists.slice(0, 120).map(({ id }) => detailOf(id)))
     expect(waiting.some(({ open }) => open.length > 0)).toBe(true)
     await takeAllBack()
   })

@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { isDay } from '@tender-gill/core'
 
 /** A list as a feed gave it, as text with headings whatever it came in. */
 export interface FetchedList {
@@ -14,8 +15,6 @@ export interface FetchOptions {
   readonly mostBytes?: number
 }
 
-const ISO_DATE = /^\d{4}-\d{2}-\d{2}$/
-const isDay = (text: unknown): text is string => typeof text === 'string' && ISO_DATE.test(text) && !Number.isNaN(Date.parse(text))
 const MOST_NEWS = 300
 
 /** Headings of the fields that JSON lists use. */

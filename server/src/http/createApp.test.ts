@@ -286,18 +286,3 @@ describe('security', () => {
     expect((await call(`/api/briefs/${encodeURIComponent("' or 1=1 --")}`)).status).toBe(404)
   })
 })
-
-describe('a database that goes away', () => {
-  it('is said with 503, and what was acknowledged is there when it returns', async () => {
-    const { id } = await keep({ dish: 'Before the dark' })
-    server.cluster.stop()
-    expect((await call('/api/health')).status).toBe(503)
-    expect(await call('/api/briefs', { method: 'POST', body: { brief } })).toMatchObject({
-      status: 503,
-      body: { title: 'The database does not answer' },
-    })
-    server.cluster.start()
-    expect((await call('/api/health')).status).toBe(200)
-    expect((await call(`/api/briefs/${id}`)).body.brief.dish).toBe('Before the dark')
-  })
-})

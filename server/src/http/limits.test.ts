@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { DAY_MS } from '@tender-gill/core'
 import { briefMapping } from '../records/mappings.ts'
 import { createRecordRepository } from '../records/recordRepository.ts'
 import { resetDemo, seedDemo } from '../demo/seedDemo.ts'
@@ -24,7 +25,7 @@ describe('limits', () => {
 
 describe('what is kept for undo', () => {
   it('can be put back on the 30th day and is forgotten after it', async () => {
-    const onDay = (days: number) => createRecordRepository(server.db, () => new Date(NOW.getTime() + days * 86_400_000), briefMapping)
+    const onDay = (days: number) => createRecordRepository(server.db, () => new Date(NOW.getTime() + days * DAY_MS), briefMapping)
     const made = await onDay(0).create('lantern-house', { brief })
     await onDay(0).remove('lantern-house', made.id, 1)
     await onDay(29.9).purge()

@@ -1,5 +1,6 @@
 import type { Request, RequestHandler, Response } from 'express'
 import type { Kitchen } from '@tender-gill/contract'
+import { DAY_MS } from '@tender-gill/core'
 import { notFound } from '../http/errors.ts'
 import type { KitchenRepository } from './kitchenRepository.ts'
 
@@ -27,6 +28,6 @@ export const kitchenOf = (res: Response): Kitchen => res.locals.kitchen as Kitch
 export async function switchKitchen(req: Request, res: Response, repository: KitchenRepository, id: string): Promise<Kitchen> {
   const kitchen = await repository.find(id)
   if (!kitchen) throw notFound(`No kitchen "${id}"`)
-  res.cookie(KITCHEN_COOKIE, kitchen.id, { signed: true, httpOnly: true, sameSite: 'strict', secure: req.secure, maxAge: 365 * 86_400_000 })
+  res.cookie(KITCHEN_COOKIE, kitchen.id, { signed: true, httpOnly: true, sameSite: 'strict', secure: req.secure, maxAge: 365 * DAY_MS })
   return kitchen
 }

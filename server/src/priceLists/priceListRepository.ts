@@ -2,6 +2,7 @@ import { createHash, randomUUID } from 'node:crypto'
 import stringify from 'json-stable-stringify'
 import { and, desc, eq, gte, inArray, isNotNull, isNull, ne, sql } from 'drizzle-orm'
 import type { ListReading, Price, PriceList, PriceListDetail, SettledName } from '@tender-gill/contract'
+import { addDays } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
 import { merchants, priceLists, settledNames } from '../database/schema.ts'
 import { foldListName, type ReadList } from './readPriceList.ts'
@@ -110,7 +111,7 @@ export function createPriceListRepository(db: Database, now: () => Date) {
     },
     /** Rows of every list that counts; those that were read before are not read again. */
     listReady: async (kitchenId: string, today: string): Promise<readonly ReadyList[]> => {
-      const since = new Date(Date.parse(today) - DAYS_KEPT_READY * 86_400_000).toISOString().slice(0, 10)
+      const since = addDays(today, -DAYS_KEPT_READY)
       const standing = await db
         .select({ id: priceLists.id, contentHash: priceLists.contentHash })
         .from(priceLists)

@@ -1,8 +1,11 @@
 import { createOfferSheet } from '@tender-gill/catalogue'
 import { FORMS, ORIGINS, PRICE_UNITS, STATES, type ListReading, type Price } from '@tender-gill/contract'
 import { createFishSearch } from '@tender-gill/names'
+import { addDays } from '@tender-gill/core'
 import fc from 'fast-check'
+import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
+import { MERCHANTS, writeList } from '../../../simulator/src/writeList.ts'
 import { guessReading } from './guessReading.ts'
 import { readForm, readNumber, readOrigin, readState, readUnit } from './readCells.ts'
 import { readPriceList, toSettled, type BookOfNames } from './readPriceList.ts'
@@ -106,6 +109,31 @@ describe('a list', () => {
     const read = readPriceList({ ...ON, text: 'Fish,Price\nred thing,9\n CRATES ,1\nblue thing,3' }, book(settled))
     expect(read.quotes.map(({ species: name, price }) => [name, price])).toEqual([['Gadus morhua', 9]])
     expect(read.open.map(({ name }) => name)).toEqual(['blue thing'])
+  })
+
+  it('of every morning of a year, with the slips people make, gives no row to a fish that the merchant does not sell', () => {
+    const days = Array.from({ length: 365 }, (_, i) => addDays('2025-06-14', i))
+    for (const merchant of MERCHANTS) {
+      const sold = new Set(merchant.wares.map((ware) => `${ware.species}|${ware.form}`))
+      let quotes = 0
+      let told = 0
+      for (const date of days) {
+        const { rows } = writeList(merchant, date, 'test')
+        const data = rows.map(({ fish, cut, price, unit, weightG }) => ({
+          Fish: fish,
+          Cut: cut,
+          Price: price,
+          Unit: unit,
+          'Weight g': weightG,
+        }))
+        const read = readPriceList({ text: Papa.unparse(data), date, merchant: merchant.name }, book())
+        for (const quote of read.quotes) expect(sold).toContain(`${quote.species}|${quote.form}`)
+        quotes += read.quotes.length
+        told += read.bad.length + read.open.length
+      }
+      expect(quotes).toBeGreaterThan(365)
+      expect(told).toBeGreaterThan(10)
+    }
   })
 
   it('is not read before its columns are named', () => {

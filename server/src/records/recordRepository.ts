@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { and, asc, eq, isNotNull, isNull, lt, sql } from 'drizzle-orm'
+import { DAY_MS } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
 import type { briefs, houseSpecies, merchants, prices, rates, seasons, stocks } from '../database/schema.ts'
 
@@ -103,7 +104,7 @@ export function createRecordRepository<T extends RecordTable, Input, Record_>(
     },
     /** Forgets what was taken away longer ago than it can be put back. */
     purge: async (): Promise<void> => {
-      await db.delete(table).where(lt(table.deletedAt, new Date(now().getTime() - UNDO_DAYS * 86_400_000)))
+      await db.delete(table).where(lt(table.deletedAt, new Date(now().getTime() - UNDO_DAYS * DAY_MS)))
     },
   }
 }

@@ -1,21 +1,14 @@
-import { mkdtempSync } from 'node:fs'
 import type { AddressInfo } from 'node:net'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import { pino } from 'pino'
+import { inject } from 'vitest'
 import { migrateDatabase, openDatabase, type Database } from '../database/openDatabase.ts'
 import { seedDemo } from '../demo/seedDemo.ts'
 import { createApp } from '../http/createApp.ts'
+import { NOW } from './clock.ts'
+import { startThrowAwayCluster, type Cluster } from './cluster.ts'
+import { copyDatabase } from './copyDatabase.ts'
 
-interface Cluster {
-  readonly url: string
-  readonly stop: () => void
-  readonly start: () => void
-  readonly destroy: () => void
-}
-
-/** The clock of every test: a Saturday at noon UTC. */
-export const NOW = new Date('2026-06-13T12:00:00Z')
+export { NOW }
 
 export interface Answer {
   readonly status: number
@@ -33,26 +26,45 @@ export interface CallOptions {
 
 export interface TestServer {
   readonly db: Database
-  readonly cluster: Cluster
+  readonly url: string
+  readonly cluster?: Cluster
   readonly address: string
   readonly call: (path: string, options?: CallOptions) => Promise<Answer>
   readonly close: () => Promise<void>
 }
 
-/** A real server on a real throw-away PostgreSQL, seeded with the demo. */
+interface TestDatabase {
+  readonly url: string
+  /** There for tests that stop the whole PostgreSQL: they have one of their own. */
+  readonly cluster?: Cluster
+  readonly drop: () => Promise<void>
+}
+
+async function makeDatabase(ownCluster: boolean): Promise<TestDatabase> {
+  if (!ownCluster) return copyDatabase(inject('templateUrl'))
+  const cluster = await startThrowAwayCluster()
+  return {
+    url: cluster.url,
+    cluster,
+    drop: async () => {
+      cluster.stop()
+      cluster.destroy()
+    },
+  }
+}
+
+/** A real server on a real database of its own, with the demo laid. */
 export async function startTestServer({
   writesPerMinute = 10_000,
   webFolder,
-}: { writesPerMinute?: number; webFolder?: string } = {}): Promise<TestServer> {
-  // The scripts are plain JavaScript, shared with npm start.
-  const { startCluster } = (await import('../../../scripts/lib/cluster.mjs' as string)) as {
-    startCluster: (bin: string, folder: string) => Promise<Cluster>
+  ownCluster = false,
+}: { writesPerMinute?: number; webFolder?: string; ownCluster?: boolean } = {}): Promise<TestServer> {
+  const { url, cluster, drop } = await makeDatabase(ownCluster)
+  const { db, close } = openDatabase({ url, onIdleError: () => undefined })
+  if (ownCluster) {
+    await migrateDatabase(db)
+    await seedDemo(db, NOW)
   }
-  const { installPostgres } = (await import('../../../scripts/lib/install.mjs' as string)) as { installPostgres: () => Promise<string> }
-  const cluster = await startCluster(await installPostgres(), mkdtempSync(join(tmpdir(), 'tender-gill-test-')))
-  const { db, close } = openDatabase({ url: cluster.url, onIdleError: () => undefined })
-  await migrateDatabase(db)
-  await seedDemo(db, NOW)
   const app = createApp({ db, log: pino({ level: 'silent' }), now: () => NOW, cookieSecret: 'test', webFolder, writesPerMinute })
   const server = app.listen(0, '127.0.0.1')
   // A test that waits for a command keeps this process from its sockets: they must not be closed meanwhile for standing idle.
@@ -71,15 +83,15 @@ export async function startTestServer({
   }
   return {
     db,
-    cluster,
+    url,
+    ...(cluster ? { cluster } : {}),
     address,
     call,
     close: async () => {
       server.closeAllConnections()
       await new Promise((resolve) => server.close(resolve))
       await close()
-      cluster.stop()
-      cluster.destroy()
+      await drop()
     },
   }
 }

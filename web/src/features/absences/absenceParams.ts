@@ -1,4 +1,5 @@
 import type { AbsencePlanRequest, AbsenceReason, Hold, Supply } from '@tender-gill/contract'
+import { addDays, isDay } from '@tender-gill/core'
 
 export const REASONS: readonly (readonly [AbsenceReason, string])[] = [
   ['not-landed', 'Not landed'],
@@ -8,11 +9,8 @@ export const REASONS: readonly (readonly [AbsenceReason, string])[] = [
   ['unsafe', 'Not safe'],
 ]
 
-const DAY_MS = 86_400_000
 /** A fish is usually missing over a weekend. */
 const USUAL_DAYS = 3
-export const addDays = (day: string, days: number): string => new Date(Date.parse(day) + days * DAY_MS).toISOString().slice(0, 10)
-const isDay = (text: string | null): text is string => text !== null && /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text))
 
 /** What of an absence is typed, as it stands in the address: nothing typed is lost on reload, and a link keeps it. */
 export interface TypedAbsence {

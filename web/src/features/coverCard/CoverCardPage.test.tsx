@@ -1,6 +1,7 @@
 import { fireEvent, screen, within } from '@testing-library/react'
 import fc from 'fast-check'
 import { describe, expect, it, vi } from 'vitest'
+import { countDays } from '@tender-gill/core'
 import { KITCHEN } from '../../testing/dishes.ts'
 import { openPage } from '../../testing/openPage.tsx'
 import { weekOf } from './week.ts'
@@ -14,7 +15,7 @@ describe('a week', () => {
         expect(new Date(from).getUTCDay()).toBe(1)
         expect(new Date(to).getUTCDay()).toBe(0)
         expect(from <= day && day <= to).toBe(true)
-        expect(Date.parse(weekOf(day, 1).from) - Date.parse(to)).toBe(86_400_000)
+        expect(countDays(to, weekOf(day, 1).from)).toBe(1)
         expect(weekOf(weekOf(day, -1).from, 1)).toEqual({ from, to })
       }),
     )

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import { styled } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import type { CoverCard, CoverRow, CoverRung } from '@tender-gill/contract'
-import { FORM_LABEL, describeDay } from '@tender-gill/core'
+import { FORM_LABEL, describeDay, isDay } from '@tender-gill/core'
 import { Link, useSearchParams } from 'react-router'
 import { useCoverCardQuery, useKitchenQuery } from '../../api/api.ts'
 import { Waiting } from '../../shell/Waiting.tsx'
@@ -161,7 +161,7 @@ export default function CoverCardPage() {
   const [search] = useSearchParams()
   const { data: kitchen } = useKitchenQuery()
   const asked = search.get('week')
-  const week = weekOf(asked && !Number.isNaN(Date.parse(asked)) ? asked : (kitchen?.today ?? '2000-01-03'))
+  const week = weekOf(isDay(asked) ? asked : (kitchen?.today ?? '2000-01-03'))
   const { data: card, isError } = useCoverCardQuery(week, { skip: !kitchen })
   if (isError) return <Alert severity="error">The card could not be written. Try again.</Alert>
   if (!card || !kitchen) return <Waiting what="the card" />
