@@ -21,6 +21,7 @@ module.exports = {
       { path: own('catalogue|server|cli|e2e') },
       'the browser gets its offers from the server',
     ),
+    forbid('csv-stands-alone', own('csv'), { path: own('contract|core|catalogue|names|server|web|cli|e2e|simulator') }),
     forbid('names-know-contract-only', own('names'), { path: own('core|catalogue|server|web|cli|e2e|simulator') }),
     forbid(
       'simulator-stands-alone',

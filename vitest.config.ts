@@ -15,12 +15,21 @@ export default defineConfig({
         'contract/src/**/*.test.ts',
         'catalogue/src/**/*.test.ts',
         'names/src/**/*.test.ts',
+        'csv/src/**/*.test.ts',
         'simulator/src/**/*.test.ts',
         'scripts/**/*.test.ts',
       ]),
       node('cli', ['cli/src/**/*.test.ts']),
       node('server', ['server/src/**/*.test.ts'], { globalSetup: ['server/src/testing/globalSetup.ts'] }),
-      { test: { name: 'web', environment: 'jsdom', include: ['web/src/**/*.test.{ts,tsx}'], ...PATIENCE } },
+      {
+        test: {
+          name: 'web',
+          environment: 'jsdom',
+          include: ['web/src/**/*.test.{ts,tsx}'],
+          globalSetup: ['server/src/testing/globalSetup.ts'],
+          ...PATIENCE,
+        },
+      },
     ],
   },
 })

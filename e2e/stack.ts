@@ -20,7 +20,7 @@ export interface Stack {
 /** The whole application on a throw-away database, as npm start runs it, with its clock set to a Saturday in June. */
 async function startStack(): Promise<Stack> {
   const { startCluster, findFreePort } = (await import('../scripts/lib/cluster.mjs' as string)) as {
-    startCluster: (bin: string, folder: string) => Promise<Cluster>
+    startCluster: (bin: string, folder: string, options: { throwAway: boolean }) => Promise<Cluster>
     findFreePort: () => Promise<number>
   }
   const { installPostgres } = (await import('../scripts/lib/install.mjs' as string)) as { installPostgres: () => Promise<string> }
@@ -31,11 +31,10 @@ async function startStack(): Promise<Stack> {
     startSimulator: (env: object) => Promise<{ address: string; feeds: string; stop: () => Promise<void> }>
   }
   const market = await startSimulator({ SIMULATOR_TODAY: '2026-06-13', SIMULATOR_TROUBLE: 'error' })
-  const cluster = await startCluster(await installPostgres(), mkdtempSync(join(tmpdir(), 'tender-gill-journey-')))
+  const cluster = await startCluster(await installPostgres(), mkdtempSync(join(tmpdir(), 'tender-gill-journey-')), { throwAway: true })
   const server = await startServer({
     url: cluster.url,
     port: await findFreePort(),
-    cookieSecret: 'journey',
     env: { TENDER_GILL_CLOCK: '2026-06-13T12:00:00Z', LOG_LEVEL: 'silent', FEEDS: market.feeds },
   })
   return {
@@ -87,4 +86,4 @@ export async function readLeader(page: Page): Promise<string> {
 }
 /** Waits until nothing typed is left in the browser alone. */
 export const waitUntilKept = (page: Page): Promise<void> =>
-  expect.poll(() => page.evaluate(() => localStorage.getItem('tender-gill-drafts') ?? '{}')).toBe('{}')
+  expect.poll(() => page.evaluate(() => localStorage.getItem('tender-gill-drafts|lantern-house') ?? '{}')).toBe('{}')

@@ -1,13 +1,13 @@
 /** `npm run demo:reset`: renews the two demo kitchens. Stop the application first. */
 import { join, resolve } from 'node:path'
-import { startCluster } from './lib/cluster.mjs'
+import { readClusterVersion, startCluster } from './lib/cluster.mjs'
 import { buildAll, installPackages, installPostgres } from './lib/install.mjs'
 import { takeLock } from './lib/lock.mjs'
 import { ROOT, must } from './lib/shell.mjs'
 
 const dataFolder = resolve(process.env.TENDER_GILL_DATA ?? join(ROOT, 'data'))
 await installPackages()
-const bin = await installPostgres()
+const bin = await installPostgres(readClusterVersion(dataFolder))
 const unlock = takeLock(dataFolder)
 try {
   await buildAll({ web: false })

@@ -1,14 +1,14 @@
 /** `npm run dev`: the server restarts and the pages reload when their files change. Vite serves the pages and hands /api on. */
 import { spawn } from 'node:child_process'
 import { join, resolve } from 'node:path'
-import { findFreePort, readSecret, startCluster } from './lib/cluster.mjs'
+import { findFreePort, readClusterVersion, startCluster } from './lib/cluster.mjs'
 import { buildAll, installPackages, installPostgres } from './lib/install.mjs'
 import { takeLock } from './lib/lock.mjs'
 import { ROOT } from './lib/shell.mjs'
 
 const dataFolder = resolve(process.env.TENDER_GILL_DATA ?? join(ROOT, 'data'))
 await installPackages()
-const bin = await installPostgres()
+const bin = await installPostgres(readClusterVersion(dataFolder))
 const unlock = takeLock(dataFolder)
 await buildAll({ web: false })
 const cluster = await startCluster(bin, dataFolder)
@@ -18,7 +18,6 @@ const env = {
   DATABASE_URL: cluster.url,
   PORT: String(apiPort),
   API_PORT: String(apiPort),
-  COOKIE_SECRET: readSecret(dataFolder, 'cookie-secret'),
   TENDER_GILL_MIGRATIONS: join(ROOT, 'server/drizzle'),
   LOG_LEVEL: 'info',
 }

@@ -1,10 +1,15 @@
-/** `npm start`: installs what is missing, starts a private database and the server, prints the address, stops both on Ctrl-C. */
+/**
+ * `npm start`: installs what is missing, starts a private database and the server, prints the address, starts again whatever ends by itself,
+ * and stops all of it on Ctrl-C.
+ */
 import { join, resolve } from 'node:path'
-import { findFreePort, readSecret, startCluster } from './lib/cluster.mjs'
+import { findFreePort, readClusterVersion, startCluster } from './lib/cluster.mjs'
 import { buildAll, installPackages, installPostgres } from './lib/install.mjs'
 import { takeLock } from './lib/lock.mjs'
 import { startServer } from './lib/serve.mjs'
+import { dumpBeforeMigration } from './lib/migrations.mjs'
 import { startSimulator } from './lib/simulate.mjs'
+import { keepDatabase, keepServer } from './lib/supervise.mjs'
 import { ROOT } from './lib/shell.mjs'
 
 const dataFolder = resolve(process.env.TENDER_GILL_DATA ?? join(ROOT, 'data'))
@@ -26,22 +31,38 @@ async function stop(code) {
 }
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(0))
 
+const say = (words) => console.error(words)
+
 try {
   await installPackages()
-  const bin = await installPostgres()
+  const bin = await installPostgres(readClusterVersion(dataFolder))
   undo.push(takeLock(dataFolder))
   await buildAll()
   const cluster = await startCluster(bin, dataFolder)
   undo.push(() => cluster.stop())
-  const port = await findFreePort(Number(process.env.PORT ?? 8080))
+  const dumped = dumpBeforeMigration(cluster, dataFolder)
+  if (dumped) console.log(`The data as it was is kept in ${dumped}`)
+  const wanted = Number(process.env.PORT ?? 8080)
+  if (!Number.isInteger(wanted) || wanted < 0 || wanted > 65_535) throw new Error(`PORT must be 0 to 65535, and is "${process.env.PORT}".`)
+  const port = await findFreePort(wanted)
+  if (wanted !== 0 && port !== wanted) console.log(`Port ${wanted} is taken by another program; this one takes ${port}.`)
   // The demo's merchants; feeds of one's own stand in FEEDS.
   const market = process.env.FEEDS === undefined ? await startSimulator() : undefined
   if (market) undo.push(() => market.stop())
-  const env = market ? { FEEDS: market.feeds } : {}
-  const server = await startServer({ env, url: cluster.url, port, cookieSecret: readSecret(dataFolder, 'cookie-secret') })
-  undo.push(() => server.stop())
-  void server.ended.then((code) => stop(code))
-  console.log(`Tender Gill is open at ${server.address}  (Ctrl-C closes it)`)
+  const env = { LOG_FILE: join(dataFolder, 'server.log'), ...(market ? { FEEDS: market.feeds } : {}) }
+  const start = () => startServer({ env, url: cluster.url, port })
+  // The first start is waited for: what is wrong from the beginning is said at once.
+  const first = await start()
+  let begun = false
+  undo.push(
+    keepServer(async () => {
+      if (begun) return start()
+      begun = true
+      return first
+    }, say),
+  )
+  undo.push(keepDatabase(cluster, say))
+  console.log(`Tender Gill is open at ${first.address}  (Ctrl-C closes it)`)
 } catch (error) {
   console.error(error.message)
   await stop(1)

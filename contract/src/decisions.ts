@@ -6,7 +6,17 @@ import { FORMS } from './vocabulary.ts'
 
 /** The fish taken for a dish, to be kept with the whole line-up that stood behind it. */
 export const DecisionInput = closed(
-  { briefId: Text(40), species: ScientificName, offerId: Text(120), form: oneOf(FORMS), note: Type.Optional(Text(400)) },
+  {
+    briefId: Text(40),
+    species: ScientificName,
+    offerId: Text(120),
+    form: oneOf(FORMS),
+    note: Type.Optional(Text(400)),
+    /** The dish as it was typed, where that is not kept yet: it is kept in the same step. */
+    brief: Type.Optional(Brief),
+    /** The revision of the dish that was seen; without it the dish as it is kept now is meant. */
+    revision: Type.Optional(Type.Integer({ minimum: 1 })),
+  },
   { $id: 'DecisionInput' },
 )
 export type DecisionInput = Static<typeof DecisionInput>

@@ -31,7 +31,24 @@ export { Market, Price, Season, Stock, StockStanding } from './market.ts'
 export { BasedRange, Listing, OfferForm, OfferSheet, ResolvedOffer, ResolvedPrice, ResolvedSeason, type Range } from './offer.ts'
 export { CoverCard, CoverHang, CoverRow, CoverRung } from './coverCard.ts'
 export { Decision, DecisionDetail, DecisionInput, DecisionRerun, LineUpDifference, Moved } from './decisions.ts'
-export { buildOpenApi } from './openApi.ts'
+export { buildOpenApi, pathsOf } from './openApi.ts'
+export {
+  addressOf,
+  ENTITIES,
+  operations,
+  PERMISSIONS,
+  type ArgOf,
+  type Entity,
+  type InputOf,
+  type Operation,
+  type OperationName,
+  type Operations,
+  type OutputOf,
+  type ParamsOf,
+  type Permission,
+  type QueryValue,
+} from './operations/index.ts'
+export { Changed, FileText, Health, ReadAgain, schemas, SheetName, SpeciesSource, type ShapeName, type Shapes } from './schemas.ts'
 export { Problem, ProblemDetails, type Result } from './problems.ts'
 export {
   BriefInput,
@@ -40,7 +57,6 @@ export {
   HouseSpeciesInput,
   HouseSpeciesRecord,
   Kitchen,
-  KitchenSwitch,
   LeaningsInput,
   LeaningsRecord,
   PriceInput,

@@ -15,6 +15,7 @@ export const ProblemDetails = closed(
     problems: Type.Array(Problem),
     current: Type.Optional(Type.Unknown({ description: 'On 409: the stored version.' })),
     sent: Type.Optional(Type.Unknown({ description: 'On 409: what was sent.' })),
+    requestId: Type.Optional(Type.String({ description: 'Under which the log speaks of this request.' })),
   },
   { $id: 'ProblemDetails' },
 )

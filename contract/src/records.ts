@@ -82,5 +82,3 @@ export const Kitchen = closed(
   { $id: 'Kitchen' },
 )
 export type Kitchen = Static<typeof Kitchen>
-export const KitchenSwitch = closed({ id: Text(40) }, { $id: 'KitchenSwitch' })
-export type KitchenSwitch = Static<typeof KitchenSwitch>

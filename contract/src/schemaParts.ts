@@ -10,7 +10,8 @@ export const closed = <T extends TProperties>(properties: T, options: ObjectOpti
 export const nullable = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()])
 
 export const Text = (maxLength = 200) => Type.String({ minLength: 1, maxLength })
-export const IsoDate = Type.String({ format: 'date' })
+/** A day of the calendar from the year 1 on. */
+export const IsoDate = Type.String({ format: 'date', pattern: '^(?!0000)' })
 /** ISO 4217 code, three capitals. */
 export const Currency = Type.String({ pattern: '^[A-Z]{3}$' })
 export const ScientificName = Type.String({ minLength: 3, maxLength: 80 })

@@ -38,10 +38,10 @@ const tell = ({ common, fit, firstShare }: Row): string => {
 test('the worker behind the page, the server and the command line give one brief the same answer', async ({ page }) => {
   const bin = fileURLToPath(new URL('../../node_modules/.bin/tender-gill', import.meta.url))
   const fromCommand = JSON.parse(execFileSync(bin, ['line-up'], { input: JSON.stringify(BRIEF), encoding: 'utf8' })) as { ranked: Row[] }
-  const overHttp = (await (await page.request.post('/api/line-up', { data: BRIEF })).json()) as { ranked: Row[] }
+  const overHttp = (await (await page.request.post('/api/kitchens/lantern-house/line-up', { data: BRIEF })).json()) as { ranked: Row[] }
   expect(overHttp).toEqual(fromCommand)
 
-  const kept = (await (await page.request.post('/api/briefs', { data: { brief: BRIEF } })).json()) as { id: string }
+  const kept = (await (await page.request.post('/api/kitchens/lantern-house/briefs', { data: { brief: BRIEF } })).json()) as { id: string }
   await page.goto(`/dishes/${kept.id}/line-up`)
   await readLeader(page)
   const rows = page.getByRole('list', { name: 'Fish that can do it' }).getByRole('listitem')

@@ -23,7 +23,7 @@ const { startServer } = (await import('../lib/serve.mjs' as string)) as {
 
 await installChromium()
 const cluster = await startCluster(await installPostgres(), mkdtempSync(join(tmpdir(), 'tender-gill-bench-')))
-const server = await startServer({ url: cluster.url, port: await findFreePort(), cookieSecret: 'bench' })
+const server = await startServer({ url: cluster.url, port: await findFreePort() })
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   chromiumSandbox: false,

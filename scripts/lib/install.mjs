@@ -20,12 +20,17 @@ export async function installPackages() {
 
 const POSTGRES_HOME = '/usr/lib/postgresql'
 
-/** Folder of PostgreSQL's programs, the newest version installed; undefined when there is none. */
-export function findPostgres() {
-  if (!existsSync(POSTGRES_HOME)) return undefined
-  const versions = readdirSync(POSTGRES_HOME).filter((name) => existsSync(join(POSTGRES_HOME, name, 'bin', 'initdb')))
-  const newest = versions.sort((a, b) => Number(a) - Number(b)).at(-1)
-  return newest ? join(POSTGRES_HOME, newest, 'bin') : undefined
+const listPostgres = () =>
+  existsSync(POSTGRES_HOME) ? readdirSync(POSTGRES_HOME).filter((name) => existsSync(join(POSTGRES_HOME, name, 'bin', 'initdb'))) : []
+
+/**
+ * Folder of PostgreSQL's programs: of the version that is asked for, else the newest installed; undefined when there is none.
+ * @param version the major version a cluster was made with: no other opens it
+ */
+export function findPostgres(version) {
+  const versions = listPostgres()
+  const wanted = version ?? versions.sort((a, b) => Number(a) - Number(b)).at(-1)
+  return wanted !== undefined && versions.includes(wanted) ? join(POSTGRES_HOME, wanted, 'bin') : undefined
 }
 
 async function aptInstall(packages) {
@@ -43,10 +48,17 @@ const askFor = (what, packages, error) =>
     `${what} is not installed, and it could not be installed from here (${error.message}).\nAs root: apt-get install ${packages.join(' ')}`,
   )
 
-/** Installs Debian's PostgreSQL when it is missing. Its own cluster is not wanted, so none is made. @returns its folder of programs */
-export async function installPostgres() {
-  const there = findPostgres()
+/**
+ * Installs Debian's PostgreSQL when it is missing. Its own cluster is not wanted, so none is made.
+ * @param version of the cluster to be opened, where there is one   @returns its folder of programs
+ */
+export async function installPostgres(version) {
+  const there = findPostgres(version)
   if (there) return there
+  if (version !== undefined && listPostgres().length > 0)
+    throw new Error(
+      `The data was made by PostgreSQL ${version}, and only ${listPostgres().join(', ')} is installed.\nAs root: apt-get install postgresql-${version}`,
+    )
   console.log('Installing PostgreSQL from Debian ...')
   const packages = ['postgresql']
   try {

@@ -14,7 +14,7 @@ async function answers(port) {
 }
 
 /** @returns the server's process, its address and how to stop it; throws when it ends before it answers */
-export async function startServer({ url, port, cookieSecret, env = {} }) {
+export async function startServer({ url, port, env = {} }) {
   const child = spawn(process.execPath, [join(ROOT, 'server/dist/main.js')], {
     cwd: ROOT,
     stdio: ['pipe', 'ignore', 'inherit'],
@@ -24,7 +24,6 @@ export async function startServer({ url, port, cookieSecret, env = {} }) {
       STOP_WITH_PARENT: '1',
       DATABASE_URL: url,
       PORT: String(port),
-      COOKIE_SECRET: cookieSecret,
       WEB_FOLDER: join(ROOT, 'web/dist'),
       TENDER_GILL_MIGRATIONS: join(ROOT, 'server/drizzle'),
       ...env,

@@ -10,7 +10,7 @@ const QUIET_NPM = { npm_config_update_notifier: 'false' }
 export function capture(command, args, options = {}) {
   const { status, stdout, stderr, error } = spawnSync(command, args, { encoding: 'utf8', cwd: '/', ...options })
   if (error) throw error
-  if (status !== 0) throw new Error(`${command} ${args.join(' ')} failed (${status}):\n${stdout}${stderr}`)
+  if (status !== 0) throw new Error(`${command} ${args.join(' ')} failed (${status}):\n${stdout ?? ''}${stderr ?? ''}`)
   return stdout
 }
 

@@ -12,7 +12,8 @@ const outsidePackages = {
   },
 }
 await build({
-  entryPoints: [here('../src/main.ts'), here('../src/seedMain.ts')],
+  // The computing thread stands beside the server that starts it.
+  entryPoints: { main: here('../src/main.ts'), thread: here('../src/compute/thread.ts'), seedMain: here('../src/seedMain.ts') },
   outdir: here('../dist'),
   bundle: true,
   platform: 'node',

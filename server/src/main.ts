@@ -1,87 +1,75 @@
-import { pino } from 'pino'
+import { openChangeFeed } from './changes/index.ts'
+import { startThreads } from './compute/threads.ts'
 import { migrateDatabase, openDatabase } from './database/openDatabase.ts'
 import { seedDemo } from './demo/seedDemo.ts'
-import { createApp } from './http/createApp.ts'
-import { createHouseBooks } from './book/houseBook.ts'
+import { readEnvironment } from './environment.ts'
 import { readFeedConfig } from './feeds/feedConfig.ts'
 import { createFeedReader, runFeedReader } from './feeds/feedReader.ts'
 import { createKeepFeedList } from './feeds/keepFeedList.ts'
-import { createKitchenRepository } from './kitchens/kitchenRepository.ts'
+import { createApp } from './http/createApp.ts'
 import { computeToday } from './kitchens/today.ts'
-import { createLeaningsRepository } from './leanings/leaningsRepository.ts'
-import { createPriceListRepository } from './priceLists/priceListRepository.ts'
-import {
-  briefMapping,
-  houseSpeciesMapping,
-  merchantMapping,
-  priceMapping,
-  rateMapping,
-  seasonMapping,
-  stockMapping,
-} from './records/mappings.ts'
-import { createRecordRepository } from './records/recordRepository.ts'
+import { openLog } from './openLog.ts'
+import { runPurge } from './purge.ts'
 
-const need = (name: string): string => {
-  const value = process.env[name]
-  if (!value) throw new Error(`${name} is not set; start with npm start`)
-  return value
-}
-
-const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' })
-const fixed = process.env.TENDER_GILL_CLOCK
-const now = fixed ? () => new Date(fixed) : () => new Date()
-const { db, close } = openDatabase({
-  url: need('DATABASE_URL'),
-  onIdleError: (error) => log.warn({ err: error }, 'a database connection broke'),
-})
+const settings = readEnvironment(process.env)
+const log = openLog(settings.logLevel, settings.logFile)
+const now = settings.clock ? () => new Date(settings.clock as string) : () => new Date()
+const onBroken = (error: Error) => log.warn({ err: error }, 'a database connection broke')
+const { db, close } = openDatabase({ url: settings.databaseUrl, onBrokenConnection: onBroken })
 
 await migrateDatabase(db)
 await seedDemo(db, now())
-await createRecordRepository(db, now, briefMapping).purge()
-await createRecordRepository(db, now, priceMapping).purge()
-await createRecordRepository(db, now, houseSpeciesMapping).purge()
-await createRecordRepository(db, now, seasonMapping).purge()
-await createRecordRepository(db, now, stockMapping).purge()
-await createRecordRepository(db, now, rateMapping).purge()
 
-const feedConfig = readFeedConfig(process.env.FEEDS)
+const compute = startThreads({
+  databaseUrl: settings.databaseUrl,
+  ...(settings.clock ? { clock: settings.clock } : {}),
+  onProblem: (error) => log.error({ err: error }, 'a computing thread ended'),
+})
+const changes = openChangeFeed({ url: settings.databaseUrl, onBroken })
+const feedConfig = readFeedConfig(settings.feeds)
 const feeds = createFeedReader({
   feeds: feedConfig,
   now,
-  today: () => computeToday(now(), process.env.FEEDS_ZONE ?? 'UTC'),
-  keep: createKeepFeedList({
-    books: createHouseBooks(db, createLeaningsRepository(db, now)),
-    lists: createPriceListRepository(db, now),
-    kitchens: createKitchenRepository(db, now),
-    merchants: createRecordRepository(db, now, merchantMapping),
-  }),
+  today: () => computeToday(now(), settings.feedsZone),
+  keep: createKeepFeedList({ db, now, compute }),
   onProblem: (feed, problem, error) => log.warn({ feed, err: error }, problem),
 })
-
-const writesPerMinute = Number(process.env.WRITES_PER_MINUTE ?? 600)
-const app = createApp({ db, log, now, cookieSecret: need('COOKIE_SECRET'), webFolder: process.env.WEB_FOLDER, writesPerMinute, feeds })
-const port = Number(process.env.PORT ?? 8080)
-const server = app.listen(port, '127.0.0.1', (error) => {
+const app = createApp({
+  db,
+  log,
+  now,
+  compute,
+  changes,
+  feeds,
+  webFolder: settings.webFolder,
+  writesPerMinute: settings.writesPerMinute,
+  hosts: settings.hosts,
+})
+const server = app.listen(settings.port, '127.0.0.1', (error) => {
   if (error) {
-    log.error({ err: error }, `cannot listen on port ${port}`)
+    log.error({ err: error }, `cannot listen on port ${settings.port}`)
     process.exit(1)
   }
-  process.stdout.write(`listening on ${port}\n`)
+  process.stdout.write(`listening on ${settings.port}\n`)
 })
 
 const stopFeeds = feedConfig.length > 0 ? runFeedReader(feeds, feedConfig) : () => undefined
+const stopPurge = runPurge(db, now, (error) => log.error({ err: error }, 'what is past undoing could not be forgotten'))
 
 let stopping = false
 const stop = () => {
   if (stopping) return
   stopping = true
   stopFeeds()
+  stopPurge()
   server.close(() => {
-    void close().finally(() => process.exit(0))
+    void Promise.allSettled([changes.close(), compute.close()])
+      .then(close)
+      .finally(() => process.exit(0))
   })
   server.closeAllConnections()
 }
 process.on('SIGINT', stop)
 process.on('SIGTERM', stop)
 // A parent that is killed cannot tell us to stop, but the pipe it held to us closes.
-if (process.env.STOP_WITH_PARENT) process.stdin.resume().on('end', stop)
+if (settings.stopWithParent) process.stdin.resume().on('end', stop)

@@ -1,6 +1,8 @@
 import { lazy, Suspense } from 'react'
-import { Route, Routes } from 'react-router'
+import { ErrorBoundary } from 'react-error-boundary'
+import { Route, Routes, useLocation } from 'react-router'
 import { HomePage } from './features/home/HomePage.tsx'
+import { PageFailed } from './shell/PageFailed.tsx'
 import { Shell } from './shell/Shell.tsx'
 import { Waiting } from './shell/Waiting.tsx'
 
@@ -32,40 +34,43 @@ const LaterPage = lazy(() => import('./features/later/LaterPage.tsx'))
 
 /** Every page and its address. Pages beyond home are fetched when first walked to. */
 export function App() {
+  const { pathname } = useLocation()
   return (
     <Shell>
-      <Suspense fallback={<Waiting what="the page" />}>
-        <Routes>
-          <Route path="/" element={<HomePage />} />
-          <Route path="/dishes/new" element={<BriefPage />} />
-          <Route path="/dishes/:id/brief" element={<BriefPage />} />
-          <Route path="/dishes/:id/line-up" element={<LineUpPage />} />
-          <Route path="/dishes/:id/stand-ins" element={<StandInsPage />} />
-          <Route path="/dishes/:id/amounts" element={<AmountsPage />} />
-          <Route path="/dishes/:id/pot" element={<PotPage />} />
-          <Route path="/dishes/:id/decisions" element={<DecisionsPage />} />
-          <Route path="/dishes/:id/year" element={<YearPage />} />
-          <Route path="/dishes/:id/:room" element={<LaterPage />} />
-          <Route path="/fish/:species" element={<FishFirstPage />} />
-          <Route path="/book" element={<BookPage />} />
-          <Route path="/book/compare" element={<ComparePage />} />
-          <Route path="/book/new" element={<NewSpeciesPage />} />
-          <Route path="/book/files" element={<FilesPage />} />
-          <Route path="/book/swaps" element={<SwapMapPage />} />
-          <Route path="/book/:species" element={<SpeciesPage />} />
-          <Route path="/market" element={<SlabPage />} />
-          <Route path="/market/prices" element={<PricesPage />} />
-          <Route path="/market/merchants" element={<MerchantsPage />} />
-          <Route path="/market/merchants/:id/list" element={<BringListPage />} />
-          <Route path="/market/standing" element={<StandingPage />} />
-          <Route path="/market/waters" element={<WatersPage />} />
-          <Route path="/market/stocks" element={<StocksPage />} />
-          <Route path="/missing" element={<AbsencesPage />} />
-          <Route path="/cover-card" element={<CoverCardPage />} />
-          <Route path="/house" element={<HousePage />} />
-          <Route path="*" element={<LaterPage />} />
-        </Routes>
-      </Suspense>
+      <ErrorBoundary FallbackComponent={PageFailed} resetKeys={[pathname]}>
+        <Suspense fallback={<Waiting what="the page" />}>
+          <Routes>
+            <Route path="/" element={<HomePage />} />
+            <Route path="/dishes/new" element={<BriefPage />} />
+            <Route path="/dishes/:id/brief" element={<BriefPage />} />
+            <Route path="/dishes/:id/line-up" element={<LineUpPage />} />
+            <Route path="/dishes/:id/stand-ins" element={<StandInsPage />} />
+            <Route path="/dishes/:id/amounts" element={<AmountsPage />} />
+            <Route path="/dishes/:id/pot" element={<PotPage />} />
+            <Route path="/dishes/:id/decisions" element={<DecisionsPage />} />
+            <Route path="/dishes/:id/year" element={<YearPage />} />
+            <Route path="/dishes/:id/:room" element={<LaterPage />} />
+            <Route path="/fish/:species" element={<FishFirstPage />} />
+            <Route path="/book" element={<BookPage />} />
+            <Route path="/book/compare" element={<ComparePage />} />
+            <Route path="/book/new" element={<NewSpeciesPage />} />
+            <Route path="/book/files" element={<FilesPage />} />
+            <Route path="/book/swaps" element={<SwapMapPage />} />
+            <Route path="/book/:species" element={<SpeciesPage />} />
+            <Route path="/market" element={<SlabPage />} />
+            <Route path="/market/prices" element={<PricesPage />} />
+            <Route path="/market/merchants" element={<MerchantsPage />} />
+            <Route path="/market/merchants/:id/list" element={<BringListPage />} />
+            <Route path="/market/standing" element={<StandingPage />} />
+            <Route path="/market/waters" element={<WatersPage />} />
+            <Route path="/market/stocks" element={<StocksPage />} />
+            <Route path="/missing" element={<AbsencesPage />} />
+            <Route path="/cover-card" element={<CoverCardPage />} />
+            <Route path="/house" element={<HousePage />} />
+            <Route path="*" element={<LaterPage />} />
+          </Routes>
+        </Suspense>
+      </ErrorBoundary>
     </Shell>
   )
 }

@@ -19,16 +19,7 @@ import {
 import { DecisionAlert, PriceHistory, Slab } from '../marketDay.ts'
 import { OfferSheet, ResolvedOffer } from '../offer.ts'
 import type { Problem, Result } from '../problems.ts'
-import {
-  BriefInput,
-  HouseSpeciesInput,
-  KitchenSwitch,
-  LeaningsInput,
-  PriceInput,
-  SeasonInput,
-  SpeciesImport,
-  StockInput,
-} from '../records.ts'
+import { BriefInput, HouseSpeciesInput, LeaningsInput, PriceInput, SeasonInput, SpeciesImport, StockInput } from '../records.ts'
 import { SourceSpecies } from '../sourceSpecies.ts'
 import { SpeciesSheet } from '../species.ts'
 import { StandIns, SwapMap } from '../standIns.ts'
@@ -89,11 +80,11 @@ export const parseDecisionInput = createParser(DecisionInput)
 export const parseDecisionDetail = createParser(DecisionDetail)
 export const parseDecisionRerun = createParser(DecisionRerun)
 export const parseLeaningsInput = createParser(LeaningsInput)
-export const parseKitchenSwitch = createParser(KitchenSwitch)
 export const parseResolvedOffer = createParser(ResolvedOffer)
 export const parseOfferSheet = createParser(OfferSheet)
 export const parseSpeciesSheet = createParser(SpeciesSheet)
 export const parseLineUp = createParser(LineUp)
 export const parseStandIns = createParser(StandIns)
 export const parseSwapMap = createParser(SwapMap)
+export { escapePointer } from '../pointer.ts'
 export { toProblems }

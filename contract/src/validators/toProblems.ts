@@ -1,4 +1,5 @@
 import type { ErrorObject } from 'ajv'
+import { escapePointer } from '../pointer.ts'
 import type { Problem } from '../problems.ts'
 
 const describe = ({ keyword, params, message }: ErrorObject): string => {
@@ -30,17 +31,17 @@ const describe = ({ keyword, params, message }: ErrorObject): string => {
       return `must be ${Array.isArray(p.type) ? p.type.join(' or ') : String(p.type)}`
     case 'format':
       return `must be a ${String(p.format)}, as 2026-06-13`
+    case 'pattern':
+      return p.pattern === '^(?!0000)' ? 'must be a day from the year 1 on' : 'is not written as it should be'
     default:
       return message ?? keyword
   }
 }
 
-const escape = (token: string) => token.replaceAll('~', '~0').replaceAll('/', '~1')
-
 const place = ({ keyword, instancePath, params }: ErrorObject): string => {
   const p = params as Record<string, unknown>
-  if (keyword === 'additionalProperties') return `${instancePath}/${escape(String(p.additionalProperty))}`
-  if (keyword === 'required') return `${instancePath}/${escape(String(p.missingProperty))}`
+  if (keyword === 'additionalProperties') return `${instancePath}/${escapePointer(String(p.additionalProperty))}`
+  if (keyword === 'required') return `${instancePath}/${escapePointer(String(p.missingProperty))}`
   return instancePath
 }
 

@@ -26,8 +26,10 @@ function alertsOf(now: OfferSheet, { then = priced(15, 20), brief = BRIEF }: { t
   const asked = buildBrief(brief)
   const lineUp = rankLineUp(asked, then, { today: TODAY })
   if (!lineUp.ok) throw new Error(JSON.stringify(lineUp.error))
-  expect(lineUp.value.ranked[0]?.species).toBe('Piscis unus')
-  const steps = stepAlerts([{ kept: { id: 'pan', revision: 1, brief: asked, choice }, choice, then: lineUp.value }], {
+  const [leader] = lineUp.value.ranked
+  expect(leader?.species).toBe('Piscis unus')
+  const standing = { leader: leader?.species ?? null, portionCost: leader?.portionCost ?? null }
+  const steps = stepAlerts([{ kept: { id: 'pan', revision: 1, brief: asked, choice }, choice, then: standing }], {
     today: TODAY,
     sheetOf: () => now,
   })

@@ -1,14 +1,14 @@
-import type { AlertKind, Choice, DecisionAlert, Gate, LineUp } from '@tender-gill/contract'
+import type { AlertKind, Choice, DecisionAlert, Gate, PortionCost } from '@tender-gill/contract'
 import { computePortionCost } from '../amounts/index.ts'
 import { GATE_LABEL } from '../describe/index.ts'
 import { findLeader, type KeptDish, type KeptDishes } from '../kept/index.ts'
 import { createBoard, type Board, type Entry } from '../lineUp/index.ts'
 
-/** A dish with the decision that stands, and the line-up behind it. */
+/** A dish with the decision that stands: who led then, and what a portion of the fish taken cost. */
 export interface DecidedDish {
   readonly kept: KeptDish
   readonly choice: Choice
-  readonly then: LineUp
+  readonly then: { readonly leader: string | null; readonly portionCost: PortionCost | null }
 }
 
 /** Dearer by this much is worth a word even where the order stays. */
@@ -38,14 +38,14 @@ function findHappened(entry: Entry, common: string, { choice, then }: DecidedDis
       sentence: `${common} cannot be taken for this day any more: ${GATE_LABEL[gate].toLowerCase()}.`,
     }
   const cost = computePortionCost(entry.candidate.offer, entry.candidate.form, board.brief)
-  const was = then.ranked.find(({ offerId }) => offerId === choice.offerId)?.portionCost
+  const was = then.portionCost
   const { budget } = board.brief
   const same = cost && was && cost.currency === was.currency
   const rise = same ? `${money(was.typical, was.currency)} a portion when it was taken, ${money(cost.typical, cost.currency)} now` : ''
   if (same && budget && was.typical <= budget.perPortion && cost.typical > budget.perPortion)
     return { kind: 'over-budget', sentence: `${common} went past the budget of ${money(budget.perPortion, budget.currency)}: ${rise}.` }
   const leader = findLeader(board)?.candidate.offer
-  const ledThen = then.ranked[0]?.species === choice.species
+  const ledThen = then.leader === choice.species
   if (ledThen && leader && leader.species !== choice.species)
     return {
       kind: 'lost-lead',

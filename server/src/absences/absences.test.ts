@@ -1,6 +1,6 @@
 import { parseAbsencePlan } from '@tender-gill/contract/validators'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { enterKitchen, startTestServer, type TestServer } from '../testing/testServer.ts'
+import { startTestServer, type TestServer } from '../testing/testServer.ts'
 
 let server: TestServer
 let call: TestServer['call']
@@ -11,7 +11,7 @@ beforeAll(async () => {
 afterAll(() => server.close())
 
 const MONKFISH = { species: 'Lophius piscatorius', offerId: 'lophius-piscatorius.wild.fresh.body', form: 'fillet-skinless' }
-const post = (path: string, body?: object, headers?: Record<string, string>) => call(path, { method: 'POST', body, headers })
+const post = (path: string, body?: object, kitchen?: string) => call(path, { method: 'POST', body, kitchen })
 const makeDish = async (patch: object = {}, choice: object | null = MONKFISH): Promise<string> => {
   const brief = { dish: 'Skewers', method: 'grill', format: 'chunk', covers: 12, draws: 100, ...patch }
   return (await post('/api/briefs', { brief, choice })).body.id
@@ -148,10 +148,10 @@ describe('a fish missing for the whole kitchen', () => {
 
   it('is not seen, ended or taken back from another kitchen', async () => {
     const { id } = (await post('/api/absences', { ...missing, moves: [] })).body
-    const headers = await enterKitchen(call, 'larch-cottage')
-    expect((await call('/api/absences', { headers })).body).toEqual([])
-    expect((await post(`/api/absences/${id}/end`, undefined, headers)).status).toBe(404)
-    expect((await post(`/api/absences/${id}/undo`, undefined, headers)).status).toBe(404)
+    const kitchen = 'larch-cottage'
+    expect((await call('/api/absences', { kitchen })).body).toEqual([])
+    expect((await post(`/api/absences/${id}/end`, undefined, kitchen)).status).toBe(404)
+    expect((await post(`/api/absences/${id}/undo`, undefined, kitchen)).status).toBe(404)
     expect((await post(`/api/absences/${id}/undo`)).status).toBe(200)
   })
 })

@@ -1,6 +1,6 @@
 import type { SourceSpecies } from '@tender-gill/contract'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { enterKitchen, startTestServer, type TestServer } from '../testing/testServer.ts'
+import { startTestServer, type TestServer } from '../testing/testServer.ts'
 
 let server: TestServer
 let call: TestServer['call']
@@ -72,10 +72,10 @@ describe('the house’s hand', () => {
     const brief = { dish: 'Own', method: 'stew', format: 'chunk', pool: ['Molva domestica'], draws: 200 }
     expect((await call('/api/briefs', { method: 'POST', body: { brief } })).status).toBe(201)
     expect((await call('/api/line-up', { method: 'POST', body: brief })).body.ranked[0]).toMatchObject({ common: 'House ling' })
-    const cookie = await enterKitchen(call, 'larch-cottage')
-    expect((await call('/api/species/Molva%20domestica', { headers: cookie })).status).toBe(404)
-    expect((await call('/api/briefs', { method: 'POST', body: { brief }, headers: cookie })).status).toBe(400)
-    expect((await call('/api/house-species', { headers: cookie })).body).toEqual([])
+    const kitchen = 'larch-cottage'
+    expect((await call('/api/species/Molva%20domestica', { kitchen })).status).toBe(404)
+    expect((await call('/api/briefs', { method: 'POST', body: { brief }, kitchen })).status).toBe(400)
+    expect((await call('/api/house-species', { kitchen })).body).toEqual([])
   })
 
   it('hides a species from line-ups but not where a dish names it', async () => {
@@ -96,12 +96,12 @@ describe('files of species', () => {
   const csv = (path: string) => call(`/api/species-export?format=csv${path}`)
 
   it('go out and come back with nothing to keep', async () => {
-    const cookie = await enterKitchen(call, 'larch-cottage')
-    const { body: text, headers } = await call('/api/species-export?format=csv', { headers: cookie })
+    const kitchen = 'larch-cottage'
+    const { body: text, headers } = await call('/api/species-export?format=csv', { kitchen })
     expect(headers.get('content-disposition')).toContain('species.csv')
-    const report = await call('/api/species-import', { method: 'POST', body: { format: 'csv', text, keep: 'all' }, headers: cookie })
+    const report = await call('/api/species-import', { method: 'POST', body: { format: 'csv', text, keep: 'all' }, kitchen })
     expect(report.body).toMatchObject({ rows: 220, good: 220, same: 220, kept: 0, bad: [] })
-    expect((await call('/api/house-species', { headers: cookie })).body).toEqual([])
+    expect((await call('/api/house-species', { kitchen })).body).toEqual([])
   })
 
   it('are only looked at until the person says so, and are kept whole or by their good rows', async () => {
@@ -126,19 +126,19 @@ describe('files of species', () => {
     const { body } = await bring('scientific,flesh.flake\nLota lota,1 2 3\nSander vitreus,1 2 3\n', 'all')
     const flakeOf = async (name: string) => (await call(`/api/species/${encodeURIComponent(name)}`)).body.offers[0].traits.flake.typical
     expect([await flakeOf('Lota lota'), await flakeOf('Sander vitreus')]).toEqual([2, 2])
-    expect((await call(`/api/species-import/${body.importId}/undo`, { method: 'POST' })).body).toEqual({ rows: 3 })
+    expect((await call(`/api/species-import/${body.importId}/undo`, { method: 'POST' })).body).toEqual({ changed: 3 })
     expect([await flakeOf('Lota lota'), await flakeOf('Sander vitreus')]).toEqual([6, 6])
     expect((await call(`/api/species-import/${body.importId}/undo`, { method: 'POST' })).status).toBe(404)
   })
 
   it('are not taken back from another kitchen', async () => {
     const { body } = await bring('scientific,flesh.flake\nPerca flavescens,1 2 3\n', 'all')
-    const cookie = await enterKitchen(call, 'larch-cottage')
-    expect((await call(`/api/species-import/${body.importId}/undo`, { method: 'POST', headers: cookie })).status).toBe(404)
+    const kitchen = 'larch-cottage'
+    expect((await call(`/api/species-import/${body.importId}/undo`, { method: 'POST', kitchen })).status).toBe(404)
   })
 
   it('of 1,000 rows with 37 bad ones name the 37 and keep the rest', async () => {
-    const cookie = await enterKitchen(call, 'larch-cottage')
+    const kitchen = 'larch-cottage'
     const cod = await sourceOf('Gadus morhua')
     const letters = (i: number) => [...String(i).padStart(5, '0')].map((digit) => 'abcdefghij'[Number(digit)]).join('')
     const rows = Array.from({ length: 1_000 }, (_, i) => ({
@@ -150,13 +150,13 @@ describe('files of species', () => {
     const answer = await call('/api/species-import', {
       method: 'POST',
       body: { format: 'json', text: JSON.stringify(rows), keep: 'good' },
-      headers: cookie,
+      kitchen,
     })
     expect(answer.body).toMatchObject({ rows: 1_000, good: 963, kept: 963 })
     expect(answer.body.bad).toHaveLength(37)
-    expect((await call('/api/species/Gadus%20xaabcd', { headers: cookie })).status).toBe(200)
-    await call(`/api/species-import/${answer.body.importId}/undo`, { method: 'POST', headers: cookie })
-    expect((await call('/api/species/Gadus%20xaabcd', { headers: cookie })).status).toBe(404)
+    expect((await call('/api/species/Gadus%20xaabcd', { kitchen })).status).toBe(200)
+    await call(`/api/species-import/${answer.body.importId}/undo`, { method: 'POST', kitchen })
+    expect((await call('/api/species/Gadus%20xaabcd', { kitchen })).status).toBe(404)
   })
 
   it('publish the schema they must keep', async () => {

@@ -1,10 +1,8 @@
 import { randomUUID } from 'node:crypto'
-import { findShipped, importSpecies, toPatch, type ImportedSpecies } from '@tender-gill/catalogue'
-import type { SpeciesImport, SpeciesImportReport } from '@tender-gill/contract'
+import { findShipped, toPatch, type ImportedSpecies } from '@tender-gill/catalogue'
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { houseSpecies } from '../database/schema.ts'
-import type { HouseBook } from './houseBook.ts'
 
 /** Rows written by one statement. */
 const BATCH = 500
@@ -17,60 +15,48 @@ export interface ImportDeps {
   readonly now: () => Date
 }
 
-/** Puts the rows of a file in the place of what the kitchen had of the same species; all of them or, when anything fails, none. */
-async function keepRows({ db, now }: ImportDeps, kitchenId: string, rows: readonly ImportedSpecies[], importId: string): Promise<void> {
-  await db.transaction(async (tx) => {
-    for (const batch of batches(rows)) {
-      const names = batch.map(({ source }) => source.scientific)
-      await tx
-        .update(houseSpecies)
-        .set({ deletedAt: now(), replacedBy: importId })
-        .where(and(eq(houseSpecies.kitchenId, kitchenId), isNull(houseSpecies.deletedAt), inArray(houseSpecies.species, names)))
-      const changed = batch
-        .map(({ source }) => ({ source, patch: toPatch(source, findShipped(source.scientific)) }))
-        .filter(({ patch }) => patch !== null)
-      if (changed.length === 0) continue
-      await tx.insert(houseSpecies).values(
-        changed.map(({ source, patch }) => ({
-          kitchenId,
-          id: randomUUID(),
-          species: source.scientific,
-          patch,
-          updatedAt: now(),
-          broughtBy: importId,
-        })),
-      )
-    }
-  })
-}
-
-/**
- * Brings a file of species into a kitchen's book. Every row is checked as the shipped files are; when one is bad nothing is kept, unless
- * the person asked for the good rows.
- */
-export async function bringIn(deps: ImportDeps, kitchenId: string, book: HouseBook, file: SpeciesImport): Promise<SpeciesImportReport> {
-  const { rows, good, bad } = importSpecies(file.text, file.format, book.listSources())
-  const same = good.filter(({ source }) => toPatch(source, findShipped(source.scientific)) === null).length
-  const keeps = file.keep === 'good' || (file.keep === 'all' && bad.length === 0)
-  const importId = keeps && good.length > 0 ? randomUUID() : null
-  if (importId) await keepRows(deps, kitchenId, good, importId)
-  return { rows, good: good.length, kept: importId ? good.length - same : 0, same, bad: [...bad], importId }
+/** Puts the rows of a file in the place of what the kitchen had of the same species; within the caller's transaction. */
+export async function keepRows(
+  { db, now }: ImportDeps,
+  kitchenId: string,
+  rows: readonly ImportedSpecies[],
+  importId: string,
+): Promise<void> {
+  for (const batch of batches(rows)) {
+    const names = batch.map(({ source }) => source.scientific)
+    await db
+      .update(houseSpecies)
+      .set({ deletedAt: now(), replacedBy: importId })
+      .where(and(eq(houseSpecies.kitchenId, kitchenId), isNull(houseSpecies.deletedAt), inArray(houseSpecies.species, names)))
+    const changed = batch
+      .map(({ source }) => ({ source, patch: toPatch(source, findShipped(source.scientific)) }))
+      .filter(({ patch }) => patch !== null)
+    if (changed.length === 0) continue
+    await db.insert(houseSpecies).values(
+      changed.map(({ source, patch }) => ({
+        kitchenId,
+        id: randomUUID(),
+        species: source.scientific,
+        patch,
+        updatedAt: now(),
+        broughtBy: importId,
+      })),
+    )
+  }
 }
 
 /** Takes an import back: what it brought goes, what it replaced returns. @returns rows that changed; 0 for an unknown import */
 export async function takeBack({ db, now }: ImportDeps, kitchenId: string, importId: string): Promise<number> {
-  return db.transaction(async (tx) => {
-    const mine = eq(houseSpecies.kitchenId, kitchenId)
-    const gone = await tx
-      .update(houseSpecies)
-      .set({ deletedAt: now() })
-      .where(and(mine, eq(houseSpecies.broughtBy, importId), isNull(houseSpecies.deletedAt)))
-      .returning({ id: houseSpecies.id })
-    const back = await tx
-      .update(houseSpecies)
-      .set({ deletedAt: null, replacedBy: null, revision: sql`${houseSpecies.revision} + 1`, updatedAt: now() })
-      .where(and(mine, eq(houseSpecies.replacedBy, importId)))
-      .returning({ id: houseSpecies.id })
-    return gone.length + back.length
-  })
+  const mine = eq(houseSpecies.kitchenId, kitchenId)
+  const gone = await db
+    .update(houseSpecies)
+    .set({ deletedAt: now() })
+    .where(and(mine, eq(houseSpecies.broughtBy, importId), isNull(houseSpecies.deletedAt)))
+    .returning({ id: houseSpecies.id })
+  const back = await db
+    .update(houseSpecies)
+    .set({ deletedAt: null, replacedBy: null, revision: sql`${houseSpecies.revision} + 1`, updatedAt: now() })
+    .where(and(mine, eq(houseSpecies.replacedBy, importId)))
+    .returning({ id: houseSpecies.id })
+  return gone.length + back.length
 }

@@ -1,13 +1,16 @@
 import { fileURLToPath } from 'node:url'
-import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres'
+import { drizzle, type NodePgQueryResultHKT } from 'drizzle-orm/node-postgres'
 import { migrate } from 'drizzle-orm/node-postgres/migrator'
+import type { NodePgDatabase } from 'drizzle-orm/node-postgres'
+import type { PgDatabase } from 'drizzle-orm/pg-core'
 import pg from 'pg'
 import * as schema from './schema.ts'
 
-export type Database = NodePgDatabase<typeof schema>
+/** The database, or a transaction on it: whoever reads and writes need not know which. */
+export type Database = PgDatabase<NodePgQueryResultHKT, typeof schema>
 
 export interface OpenDatabase {
-  readonly db: Database
+  readonly db: NodePgDatabase<typeof schema>
   readonly close: () => Promise<void>
 }
 
@@ -16,18 +19,21 @@ const MIGRATIONS = (depth: string) => fileURLToPath(new URL(`${depth}drizzle`, i
 
 export interface OpenOptions {
   readonly url: string
-  /** Told of a connection that broke while idle; without a listener it would end the process. */
-  readonly onIdleError: (error: Error) => void
+  /** Told of a connection that broke, idle or in the middle of a transaction; without a listener it would end the process. */
+  readonly onBrokenConnection: (error: Error) => void
+  readonly connections?: number
 }
 
 /** Opens a pool that gives up quickly when the database is away, so that a request is answered rather than left hanging. */
-export function openDatabase({ url, onIdleError }: OpenOptions): OpenDatabase {
-  const pool = new pg.Pool({ connectionString: url, max: 8, connectionTimeoutMillis: 3000, query_timeout: 15_000 })
-  pool.on('error', onIdleError)
+export function openDatabase({ url, onBrokenConnection, connections = 8 }: OpenOptions): OpenDatabase {
+  const pool = new pg.Pool({ connectionString: url, max: connections, connectionTimeoutMillis: 3000, query_timeout: 15_000 })
+  // The pool listens to idle connections alone: one that a transaction holds between two queries would end the process.
+  pool.on('connect', (client) => client.on('error', onBrokenConnection))
+  pool.on('error', onBrokenConnection)
   return { db: drizzle(pool, { schema, casing: 'snake_case' }), close: () => pool.end() }
 }
 
 /** Brings the tables up to date; running it again changes nothing. */
-export async function migrateDatabase(db: Database): Promise<void> {
+export async function migrateDatabase(db: OpenDatabase['db']): Promise<void> {
   await migrate(db, { migrationsFolder: process.env.TENDER_GILL_MIGRATIONS ?? MIGRATIONS('../../') })
 }

@@ -1,9 +1,11 @@
 import { sql } from 'drizzle-orm'
 import {
   boolean,
+  customType,
   date,
   doublePrecision,
   foreignKey,
+  index,
   integer,
   jsonb,
   numeric,
@@ -19,6 +21,7 @@ import type {
   BadRow,
   Brief,
   Choice,
+  Entity,
   Form,
   HouseLeanings,
   ListReading,
@@ -27,11 +30,14 @@ import type {
   Origin,
   Part,
   Price,
+  PortionCost,
   PriceUnit,
   Season,
   State,
   Stock,
 } from '@tender-gill/contract'
+
+const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' })
 
 /** A kitchen: whose data this is. Everything else is keyed by it. */
 export const kitchens = pgTable('kitchens', {
@@ -41,7 +47,45 @@ export const kitchens = pgTable('kitchens', {
   /** IANA zone: decides what "today" is here. */
   zone: text().notNull(),
   currency: text().notNull(),
+  /** Counts the changes of this kitchen: whatever was worked out at a version holds until the next. */
+  version: integer().notNull().default(0),
 })
+
+/** What was changed at each version of a kitchen, written in the transaction of the change; an id where one record was meant. */
+export const changes = pgTable(
+  'changes',
+  {
+    kitchenId: text().notNull(),
+    version: integer().notNull(),
+    entity: text().$type<Entity>().notNull(),
+    entityId: text().notNull().default(''),
+    actor: text(),
+    at: timestamp({ withTimezone: true, mode: 'date' }).notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.kitchenId, table.version, table.entity, table.entityId] }),
+    foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+  ],
+)
+
+/** Commands that were carried out, under the key their sender made: sent again, each is answered as it was. */
+export const commands = pgTable(
+  'commands',
+  {
+    kitchenId: text().notNull(),
+    key: text().notNull(),
+    /** SHA-256 of what was asked: one key is one command. */
+    asked: text().notNull(),
+    status: integer().notNull(),
+    headers: jsonb().$type<Readonly<Record<string, string>>>().notNull(),
+    body: jsonb().notNull(),
+    at: timestamp({ withTimezone: true, mode: 'date' }).notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.kitchenId, table.key] }),
+    foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+  ],
+)
 
 const recordColumns = {
   kitchenId: text().notNull(),
@@ -92,6 +136,9 @@ export const seasons = pgTable(
   (table) => [
     primaryKey({ columns: [table.kitchenId, table.id] }),
     foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+    uniqueIndex('seasons_live')
+      .on(table.kitchenId, table.species, table.water, sql`coalesce(${table.season}->>'gear', '')`)
+      .where(sql`${table.deletedAt} is null`),
   ],
 )
 
@@ -102,6 +149,15 @@ export const stocks = pgTable(
   (table) => [
     primaryKey({ columns: [table.kitchenId, table.id] }),
     foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+    uniqueIndex('stocks_live')
+      .on(
+        table.kitchenId,
+        table.species,
+        sql`coalesce(${table.stock}->>'water', '')`,
+        sql`coalesce(${table.stock}->>'origin', 'wild')`,
+        sql`coalesce(${table.stock}->>'gear', '')`,
+      )
+      .where(sql`${table.deletedAt} is null`),
   ],
 )
 
@@ -148,6 +204,10 @@ export const priceLists = pgTable(
   (table) => [
     primaryKey({ columns: [table.kitchenId, table.id] }),
     foreignKey({ columns: [table.kitchenId, table.merchantId], foreignColumns: [merchants.kitchenId, merchants.id] }),
+    index('price_lists_day')
+      .on(table.kitchenId, table.date)
+      .where(sql`${table.takenBackAt} is null`),
+    index('price_lists_merchant').on(table.kitchenId, table.merchantId, table.date),
     uniqueIndex('price_lists_content')
       .on(table.kitchenId, table.contentHash)
       .where(sql`${table.takenBackAt} is null`),
@@ -181,8 +241,8 @@ export const houseSpecies = pgTable(
   ],
 )
 
-/** What decisions rest on, each under the SHA-256 of its canonical JSON; written once and never changed. */
-export const blobs = pgTable('blobs', { kitchenId: text().notNull(), hash: text().notNull(), body: text().notNull() }, (table) => [
+/** What decisions rest on, each under the SHA-256 of its canonical JSON; written once and never changed. Packed, or as text by earlier versions. */
+export const blobs = pgTable('blobs', { kitchenId: text().notNull(), hash: text().notNull(), body: text(), packed: bytea() }, (table) => [
   primaryKey({ columns: [table.kitchenId, table.hash] }),
   foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
 ])
@@ -206,6 +266,10 @@ export const decisions = pgTable(
     note: text(),
     engineVersion: text().notNull(),
     snapshot: text().notNull(),
+    leader: text(),
+    portionCost: jsonb().$type<PortionCost>(),
+    /** Null where it was kept by an earlier version: the inputs name it. */
+    sheetHash: text(),
     inputsHash: text().notNull(),
     outputHash: text().notNull(),
   },
@@ -249,6 +313,9 @@ export const absences = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.kitchenId, table.id] }),
+    index('absences_until')
+      .on(table.kitchenId, table.toDay)
+      .where(sql`${table.takenBackAt} is null`),
     foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
   ],
 )

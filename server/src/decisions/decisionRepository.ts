@@ -1,9 +1,9 @@
-import { createHash, randomUUID } from 'node:crypto'
+import { randomUUID } from 'node:crypto'
 import { and, desc, eq, max } from 'drizzle-orm'
-import stringify from 'json-stable-stringify'
-import type { Brief, Decision, DecisionInput, LineUp, NormalisedBrief, OfferSheet } from '@tender-gill/contract'
+import type { Brief, Choice, Decision, LineUp, NormalisedBrief, OfferSheet, PortionCost } from '@tender-gill/contract'
 import type { Database } from '../database/openDatabase.ts'
 import { blobs, decisions } from '../database/schema.ts'
+import { unpackContents, type PackedContents } from './contents.ts'
 
 /** Everything an answer was worked out from. The sheet stands apart, since many decisions of a day share it. */
 export interface DecisionInputs {
@@ -14,20 +14,35 @@ export interface DecisionInputs {
   readonly sheetHash: string
 }
 
-export interface NewDecision {
-  readonly input: DecisionInput
+/** A decision with what it rests on, worked out and packed: all that is left to do is to keep it. */
+export interface PreparedDecision {
+  readonly briefId: string
+  readonly dish: string
+  readonly choice: Choice
+  readonly note: string | null
   readonly common: string
-  readonly brief: Brief
-  readonly today: string
-  readonly sheet: OfferSheet
-  readonly output: LineUp
+  readonly place: number | null
+  readonly fit: number | null
+  /** Who led then, and what a portion of the fish taken cost: what alerts look at. */
+  readonly leader: string | null
+  readonly portionCost: PortionCost | null
+  readonly engineVersion: string
+  readonly snapshot: string
+  readonly sheet: PackedContents
+  readonly inputs: PackedContents
+  readonly output: PackedContents
 }
 
-/** Canonical JSON, so that the same contents have the same name whatever order their fields came in. */
-export const toCanonical = (value: unknown): string => stringify(value) ?? 'null'
-export const nameContents = (text: string): string => createHash('sha256').update(text).digest('hex')
+/** What alerts need to know of the decision that stands for a dish. */
+export interface StandingDecision {
+  readonly briefId: string
+  readonly offerId: string
+  readonly leader: string | null
+  readonly portionCost: PortionCost | null
+}
 
-const toDecision = ({ kitchenId: _kitchen, decidedAt, ...row }: typeof decisions.$inferSelect): Decision => ({
+type Row = typeof decisions.$inferSelect
+const toDecision = ({ kitchenId: _kitchen, decidedAt, leader: _leader, portionCost: _cost, sheetHash: _sheet, ...row }: Row): Decision => ({
   ...row,
   decidedAt: decidedAt.toISOString(),
 })
@@ -36,12 +51,11 @@ const toDecision = ({ kitchenId: _kitchen, decidedAt, ...row }: typeof decisions
 export function createDecisionRepository(db: Database, now: () => Date) {
   const readBlob = async (kitchenId: string, hash: string): Promise<unknown> => {
     const [row] = await db
-      .select({ body: blobs.body })
+      .select({ text: blobs.body, packed: blobs.packed })
       .from(blobs)
       .where(and(eq(blobs.kitchenId, kitchenId), eq(blobs.hash, hash)))
     if (!row) throw new Error(`contents ${hash} are missing`)
-    if (nameContents(row.body) !== hash) throw new Error(`contents ${hash} are not what their name says`)
-    return JSON.parse(row.body) as unknown
+    return unpackContents({ hash, ...row })
   }
   return {
     list: async (kitchenId: string, briefId?: string): Promise<readonly Decision[]> => {
@@ -49,8 +63,23 @@ export function createDecisionRepository(db: Database, now: () => Date) {
         .select()
         .from(decisions)
         .where(and(eq(decisions.kitchenId, kitchenId), briefId === undefined ? undefined : eq(decisions.briefId, briefId)))
+        // By revision within a dish: a clock may have gone back.
         .orderBy(desc(decisions.decidedAt), desc(decisions.revision))
-      return rows.map(toDecision)
+      return (briefId === undefined ? rows : [...rows].sort((a, b) => b.revision - a.revision)).map(toDecision)
+    },
+    /** The latest decision of each dish, as alerts need it. */
+    listStanding: async (kitchenId: string): Promise<ReadonlyMap<string, StandingDecision>> => {
+      const rows = await db
+        .selectDistinctOn([decisions.briefId], {
+          briefId: decisions.briefId,
+          offerId: decisions.offerId,
+          leader: decisions.leader,
+          portionCost: decisions.portionCost,
+        })
+        .from(decisions)
+        .where(eq(decisions.kitchenId, kitchenId))
+        .orderBy(decisions.briefId, desc(decisions.revision))
+      return new Map(rows.map((row) => [row.briefId, row]))
     },
     find: async (kitchenId: string, id: string): Promise<Decision | undefined> => {
       const [row] = await db
@@ -59,53 +88,28 @@ export function createDecisionRepository(db: Database, now: () => Date) {
         .where(and(eq(decisions.kitchenId, kitchenId), eq(decisions.id, id)))
       return row ? toDecision(row) : undefined
     },
-    create: async (kitchenId: string, { input, common, brief, today, sheet, output }: NewDecision): Promise<Decision> =>
-      db.transaction(async (tx) => {
-        const keep = async (value: unknown): Promise<string> => {
-          const body = toCanonical(value)
-          const hash = nameContents(body)
-          await tx.insert(blobs).values({ kitchenId, hash, body }).onConflictDoNothing()
-          return hash
-        }
-        const inputs: DecisionInputs = {
-          brief,
-          normalised: output.brief,
-          today,
-          engineVersion: output.engineVersion,
-          sheetHash: await keep(sheet),
-        }
-        const inputsHash = await keep(inputs)
-        const outputHash = await keep(output)
-        const [last] = await tx
-          .select({ revision: max(decisions.revision) })
-          .from(decisions)
-          .where(and(eq(decisions.kitchenId, kitchenId), eq(decisions.briefId, input.briefId)))
-        const at = output.ranked.findIndex(({ species }) => species === input.species)
-        const [row] = await tx
-          .insert(decisions)
-          .values({
-            kitchenId,
-            id: randomUUID(),
-            briefId: input.briefId,
-            dish: brief.dish,
-            revision: (last?.revision ?? 0) + 1,
-            decidedAt: now(),
-            species: input.species,
-            common,
-            offerId: input.offerId,
-            form: input.form,
-            place: at < 0 ? null : at + 1,
-            fit: output.ranked[at]?.fit ?? null,
-            note: input.note ?? null,
-            engineVersion: output.engineVersion,
-            snapshot: output.snapshot,
-            inputsHash,
-            outputHash,
-          })
-          .returning()
-        if (!row) throw new Error('the decision was not kept')
-        return toDecision(row)
-      }),
+    /** Keeps a decision as the next of its dish. Changes of a kitchen stand in line, so no two take the same number. */
+    keep: async (kitchenId: string, prepared: PreparedDecision): Promise<Decision> => {
+      const { sheet, inputs, output, choice, ...fields } = prepared
+      for (const { hash, packed } of [sheet, inputs, output])
+        await db
+          .insert(blobs)
+          .values({ kitchenId, hash, packed: Buffer.from(packed) })
+          .onConflictDoNothing()
+      const [last] = await db
+        .select({ revision: max(decisions.revision) })
+        .from(decisions)
+        .where(and(eq(decisions.kitchenId, kitchenId), eq(decisions.briefId, fields.briefId)))
+      const [row] = await db
+        .insert(decisions)
+        .values({
+          ...{ ...fields, ...choice, kitchenId, id: randomUUID(), revision: (last?.revision ?? 0) + 1, decidedAt: now() },
+          ...{ inputsHash: inputs.hash, outputHash: output.hash, sheetHash: sheet.hash },
+        })
+        .returning()
+      if (!row) throw new Error('the decision was not kept')
+      return toDecision(row)
+    },
     readInputs: async (kitchenId: string, { inputsHash }: Decision): Promise<DecisionInputs> =>
       (await readBlob(kitchenId, inputsHash)) as DecisionInputs,
     readSheet: async (kitchenId: string, { sheetHash }: DecisionInputs): Promise<OfferSheet> =>

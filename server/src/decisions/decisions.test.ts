@@ -2,8 +2,8 @@ import { parseDecisionDetail, parseDecisionRerun } from '@tender-gill/contract/v
 import { eq } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { blobs } from '../database/schema.ts'
-import { enterKitchen, startTestServer, type TestServer } from '../testing/testServer.ts'
-import { nameContents, toCanonical } from './decisionRepository.ts'
+import { startTestServer, type TestServer } from '../testing/testServer.ts'
+import { packContents } from './contents.ts'
 
 let server: TestServer
 let call: TestServer['call']
@@ -66,7 +66,7 @@ describe('decisions', () => {
     await call(`/api/briefs/${briefId}`, {
       method: 'PUT',
       body: { brief: { ...brief, unavailable: ['Lophius piscatorius'] } },
-      headers: { 'If-Match': '"1"' },
+      headers: { 'If-Match': '"2"' },
     })
     const moved = (await call(`/api/decisions/${decision.id}/rerun`, { method: 'POST' })).body
     expect(moved).toMatchObject({
@@ -90,6 +90,31 @@ describe('decisions', () => {
     await call(`/api/house-species/${hand.id}`, { method: 'DELETE', headers: { 'If-Match': '"1"' } })
   })
 
+  it('change the dish’s own choice in the same step, with the dish as it was typed, or nothing at all', async () => {
+    const briefId = await makeDish()
+    const typed = { ...brief, covers: 9 }
+    const { status, body } = await choose(briefId, 'Lophius piscatorius', { brief: typed, revision: 1 })
+    expect(status).toBe(201)
+    const kept = (await call(`/api/briefs/${briefId}`)).body
+    expect(kept).toMatchObject({ revision: 2, brief: { covers: 9 }, choice: { offerId: body.offerId } })
+    expect((await call(`/api/decisions/${body.id}`)).body.brief).toEqual(typed)
+    const late = await choose(briefId, 'Conger conger', { revision: 1 })
+    expect(late).toMatchObject({ status: 409, body: { current: { revision: 2 } } })
+    expect((await call(`/api/briefs/${briefId}`)).body).toEqual(kept)
+    expect((await call(`/api/decisions?brief=${briefId}`)).body).toHaveLength(1)
+  })
+
+  it('made at the same moment are numbered one after the other, and none is refused for the other', async () => {
+    const briefId = await makeDish()
+    const made = await Promise.all(Array.from({ length: 5 }, () => choose(briefId)))
+    const told = made.filter(({ status }) => status === 201)
+    // Whoever read the dish before another's choice was kept hears of the conflict, and of nothing else.
+    expect(made.every(({ status }) => status === 201 || status === 409)).toBe(true)
+    expect(told.length).toBeGreaterThanOrEqual(1)
+    const revisions = (await call(`/api/decisions?brief=${briefId}`)).body.map(({ revision }: { revision: number }) => revision)
+    expect(revisions).toEqual(told.map((_, i) => told.length - i))
+  })
+
   it('refuse a dish or a fish that is not there, and keep nothing', async () => {
     const briefId = await makeDish()
     expect(await choose('nothing-here')).toMatchObject({ status: 400, body: { problems: [{ path: '/briefId' }] } })
@@ -102,16 +127,17 @@ describe('decisions', () => {
 
   it('are not seen, reopened or run again from another kitchen', async () => {
     const { body: decision } = await choose(await makeDish())
-    const headers = await enterKitchen(call, 'larch-cottage')
-    expect((await call('/api/decisions', { headers })).body).toEqual([])
-    expect((await call(`/api/decisions/${decision.id}`, { headers })).status).toBe(404)
-    expect((await call(`/api/decisions/${decision.id}/rerun`, { method: 'POST', headers })).status).toBe(404)
+    const kitchen = 'larch-cottage'
+    expect((await call('/api/decisions', { kitchen })).body).toEqual([])
+    expect((await call(`/api/decisions/${decision.id}`, { kitchen })).status).toBe(404)
+    expect((await call(`/api/decisions/${decision.id}/rerun`, { method: 'POST', kitchen })).status).toBe(404)
   })
 
   it('are named by their contents, whatever the order of fields, and say when contents were tampered with', async () => {
-    expect(nameContents(toCanonical({ b: 1, a: [2, { d: 3, c: 4 }] }))).toBe(nameContents(toCanonical({ a: [2, { c: 4, d: 3 }], b: 1 })))
+    const named = async (value: unknown) => (await packContents(value)).hash
+    expect(await named({ b: 1, a: [2, { d: 3, c: 4 }] })).toBe(await named({ a: [2, { c: 4, d: 3 }], b: 1 }))
     const { body: decision } = await choose(await makeDish())
-    await server.db.update(blobs).set({ body: '{"forged":true}' }).where(eq(blobs.hash, decision.outputHash))
+    await server.db.update(blobs).set({ body: '{"forged":true}', packed: null }).where(eq(blobs.hash, decision.outputHash))
     expect((await call(`/api/decisions/${decision.id}`)).status).toBe(500)
   })
 })

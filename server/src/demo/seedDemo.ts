@@ -5,6 +5,8 @@ import {
   absences,
   blobs,
   briefs,
+  changes,
+  commands,
   decisions,
   houseSpecies,
   kitchens,
@@ -68,8 +70,8 @@ export async function seedDemo(db: Database, now: Date): Promise<void> {
     const [there] = await tx.select({ id: kitchens.id }).from(kitchens).limit(1)
     if (there) return
     for (const kitchen of DEMO_KITCHENS) {
-      await seedKitchen(tx as unknown as Database, kitchen, now)
-      if (kitchen.hasMarket) await seedMarket(tx as unknown as Database, kitchen, now)
+      await seedKitchen(tx, kitchen, now)
+      if (kitchen.hasMarket) await seedMarket(tx, kitchen, now)
     }
   })
 }
@@ -91,10 +93,12 @@ export async function resetDemo(db: Database, now: Date): Promise<void> {
     await tx.delete(settledNames).where(inArray(settledNames.kitchenId, ids))
     await tx.delete(leanings).where(inArray(leanings.kitchenId, ids))
     await tx.delete(houseSpecies).where(inArray(houseSpecies.kitchenId, ids))
+    await tx.delete(changes).where(inArray(changes.kitchenId, ids))
+    await tx.delete(commands).where(inArray(commands.kitchenId, ids))
     for (const kitchen of DEMO_KITCHENS) {
       await tx.delete(kitchens).where(eq(kitchens.id, kitchen.id))
-      await seedKitchen(tx as unknown as Database, kitchen, now)
-      if (kitchen.hasMarket) await seedMarket(tx as unknown as Database, kitchen, now)
+      await seedKitchen(tx, kitchen, now)
+      if (kitchen.hasMarket) await seedMarket(tx, kitchen, now)
     }
   })
 }

@@ -21,6 +21,8 @@ export interface FeedReaderOptions {
   readonly keep: (key: string, list: FetchedList) => Promise<number>
   readonly onProblem: (key: string, problem: string, error: unknown) => void
   readonly fetchOptions?: FetchOptions
+  /** However often somebody or a stream asks, a feed is looked at no sooner than this after the last look. */
+  readonly leastPauseMs?: number
 }
 
 interface Track {
@@ -34,7 +36,7 @@ interface Track {
  * Reads feeds as outside services: each on its own, tried again with growing pauses, never twice at once; what was kept before stays. It
  * moves only when it is told the time has come.
  */
-export function createFeedReader({ feeds, now, today, keep, onProblem, fetchOptions }: FeedReaderOptions) {
+export function createFeedReader({ feeds, now, today, keep, onProblem, fetchOptions, leastPauseMs = 20_000 }: FeedReaderOptions) {
   const tracks = feeds.map((config): Track => ({
     config,
     state: {
@@ -47,10 +49,11 @@ export function createFeedReader({ feeds, now, today, keep, onProblem, fetchOpti
   }))
   const at = (ms: number) => new Date(ms).toISOString()
   const read = async (track: Track): Promise<void> => {
-    if (track.busy) return
+    const triedAt = now().getTime()
+    const { lastTriedAt } = track.state
+    if (track.busy || (lastTriedAt !== null && triedAt - Date.parse(lastTriedAt) < leastPauseMs)) return
     track.busy = true
     const { key, url } = track.config
-    const triedAt = now().getTime()
     try {
       const list = await fetchList(url, today(), fetchOptions)
       if ((await keep(key, list)) === 0) throw new FeedFailure('nothing on its list could be read')

@@ -1,17 +1,12 @@
 import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import { isNull } from 'drizzle-orm'
+import { isNull, sql } from 'drizzle-orm'
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
 import type { PriceList, PriceListDetail } from '@tender-gill/contract'
 import { createSimulator, TROUBLES, type Simulator } from '../../../simulator/src/createSimulator.ts'
 import { MERCHANTS, writeList } from '../../../simulator/src/writeList.ts'
-import { priceLists } from '../database/schema.ts'
-import { createHouseBooks } from '../book/houseBook.ts'
-import { createKitchenRepository } from '../kitchens/kitchenRepository.ts'
-import { createLeaningsRepository } from '../leanings/leaningsRepository.ts'
+import { kitchens, priceLists } from '../database/schema.ts'
 import { createPriceListRepository } from '../priceLists/priceListRepository.ts'
-import { merchantMapping } from '../records/mappings.ts'
-import { createRecordRepository } from '../records/recordRepository.ts'
 import { NOW, startTestServer, type TestServer } from '../testing/testServer.ts'
 import { readFeedConfig } from './feedConfig.ts'
 import { FeedFailure, fetchList } from './fetchList.ts'
@@ -49,7 +44,10 @@ afterAll(async () => {
 })
 
 const feeds = () => MERCHANTS.map(({ key }) => ({ key, url: `${address}/${key}/list`, stream: `${address}/stream` }))
-const takeAllBack = async () => server.db.update(priceLists).set({ takenBackAt: NOW }).where(isNull(priceLists.takenBackAt))
+const takeAllBack = async () => {
+  await server.db.update(priceLists).set({ takenBackAt: NOW }).where(isNull(priceLists.takenBackAt))
+  await server.db.update(kitchens).set({ version: sql`${kitchens.version} + 1` })
+}
 const listsOf = async (): Promise<readonly PriceList[]> => (await server.call('/api/price-lists')).body
 const detailOf = async (id: string): Promise<PriceListDetail> => (await server.call(`/api/price-lists/${id}`)).body
 
@@ -61,14 +59,10 @@ function createReader(configs = feeds()) {
     feeds: configs,
     now,
     today: () => today,
-    keep: createKeepFeedList({
-      books: createHouseBooks(db, createLeaningsRepository(db, now)),
-      lists: createPriceListRepository(db, now),
-      kitchens: createKitchenRepository(db, now),
-      merchants: createRecordRepository(db, now, merchantMapping),
-    }),
+    keep: createKeepFeedList({ db, now, compute: server.compute }),
     onProblem: () => undefined,
     fetchOptions: { timeoutMs: 1500 },
+    leastPauseMs: 0,
   })
 }
 

@@ -2,12 +2,16 @@ import type { ErrorRequestHandler } from 'express'
 import type { Logger } from 'pino'
 import { FAILURES, RequestFailure, type FailureCode } from './errors.ts'
 
+/** Problems that are told; more would help nobody. */
+const MOST_PROBLEMS = 100
+
 interface Coded {
   readonly code?: unknown
   readonly type?: unknown
   readonly status?: unknown
   readonly cause?: unknown
   readonly message?: unknown
+  readonly limit?: unknown
 }
 
 const CONNECTION_CODES = new Set([
@@ -34,21 +38,32 @@ function isDatabaseAway(error: unknown, depth = 0): boolean {
   return isDatabaseAway(cause, depth + 1)
 }
 
+/** Values that PostgreSQL cannot keep: the input was wrong, whatever checked it before. */
+const BAD_VALUES = new Set(['22021', '22P02', '22P05', '22007', '22008', '21000', '22003', '22001'])
+const DISK_FULL = new Set(['53100', 'ENOSPC'])
 const UNIQUE_VIOLATION = '23505'
-/** Whether the database refused a second row of what may be there once. */
-function isDuplicate(error: unknown, depth = 0): boolean {
+
+/** Whether an error, or what caused it, carries one of these codes. */
+function hasCode(error: unknown, codes: ReadonlySet<string>, depth = 0): boolean {
   if (depth > 5 || typeof error !== 'object' || error === null) return false
   const { code, cause } = error as Coded
-  return code === UNIQUE_VIOLATION || isDuplicate(cause, depth + 1)
+  return codes.has(String(code)) || hasCode(cause, codes, depth + 1)
 }
 
 function classify(error: unknown): RequestFailure {
   if (error instanceof RequestFailure) return error
-  const { type, status, message } = error as Coded
-  if (type === 'entity.too.large') return new RequestFailure('too-large', 'A request may be 1 MB at most')
+  const { type, status, message, limit } = error as Coded
+  if (type === 'entity.too.large')
+    return new RequestFailure('too-large', `A request may be ${Math.round(Number(limit) / 1e6)} MB at most here`)
   if (type === 'entity.parse.failed')
     return new RequestFailure('invalid', 'The body is not JSON', { problems: [{ path: '', message: `is not JSON: ${String(message)}` }] })
-  if (isDuplicate(error)) return new RequestFailure('conflict', 'The kitchen already keeps one of this name. Change that one.')
+  if (hasCode(error, new Set([UNIQUE_VIOLATION])))
+    return new RequestFailure('conflict', 'The kitchen already keeps one just like it (same fish, place or list). Change that one.')
+  if (hasCode(error, DISK_FULL)) return new RequestFailure('no-room', 'The disk is full. Nothing was stored.')
+  if (hasCode(error, BAD_VALUES))
+    return new RequestFailure('invalid', 'Some value cannot be stored', {
+      problems: [{ path: '', message: 'holds a value that cannot be stored (a day out of range, a text that is none, one name twice)' }],
+    })
   if (isDatabaseAway(error)) return new RequestFailure('unavailable', 'Nothing was stored. Try again in a moment.')
   if (status === 400 || status === 415)
     return new RequestFailure('invalid', String(message), { problems: [{ path: '', message: String(message) }] })
@@ -57,16 +72,28 @@ function classify(error: unknown): RequestFailure {
 
 /** Answers every failure as problem details (RFC 9457). Mounted last. */
 export function createErrorHandler(log: Logger): ErrorRequestHandler {
-  return (error, _req, res, next) => {
+  return (error, req, res, next) => {
     if (res.headersSent) {
       next(error)
       return
     }
     const failure = classify(error)
     const { status, title } = FAILURES[failure.code satisfies FailureCode]
-    if (status >= 500) log.error({ err: error }, failure.message)
+    if (status >= 500) log.error({ err: error, requestId: String(req.id) }, failure.message)
+    const requestId = String(req.id)
     const { problems = [], current, sent } = failure.details
     res.status(status).type('application/problem+json')
-    res.send(JSON.stringify({ type: `urn:tender-gill:${failure.code}`, title, status, detail: failure.message, problems, current, sent }))
+    res.send(
+      JSON.stringify({
+        type: `urn:tender-gill:${failure.code}`,
+        title,
+        status,
+        detail: failure.message,
+        problems: problems.slice(0, MOST_PROBLEMS),
+        current,
+        sent,
+        requestId,
+      }),
+    )
   }
 }

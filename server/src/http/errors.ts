@@ -3,11 +3,13 @@ import type { Problem } from '@tender-gill/contract'
 /** Every way a request can fail, with its status and title. */
 export const FAILURES = {
   invalid: { status: 400, title: 'The input is not valid' },
+  'foreign-host': { status: 421, title: 'Asked under a name that is not ours' },
   'not-found': { status: 404, title: 'There is nothing here' },
   conflict: { status: 409, title: 'It was changed in the meantime' },
   'precondition-required': { status: 428, title: 'Say which revision you read' },
   'too-large': { status: 413, title: 'The input is too large' },
   'too-many': { status: 429, title: 'Too many requests' },
+  'no-room': { status: 507, title: 'There is no room left' },
   unavailable: { status: 503, title: 'The database does not answer' },
   internal: { status: 500, title: 'Something went wrong here' },
 } as const
@@ -30,4 +32,6 @@ export class RequestFailure extends Error {
     super(message, options)
   }
 }
+/** A 400 that names every place. */
+export const refuse = (problems: readonly Problem[]): RequestFailure => new RequestFailure('invalid', 'See the places named', { problems })
 export const notFound = (what: string): RequestFailure => new RequestFailure('not-found', what)

@@ -47,10 +47,29 @@ export const createWriteLimit = (perMinute: number): RequestHandler =>
     handler: (_req, _res, next) => next(new RequestFailure('too-many', 'Wait a minute and try again.')),
   })
 
-/** Refuses writes that another site made the browser send. */
+/** Names under which this machine calls itself. */
+const OWN_HOSTS: readonly string[] = ['127.0.0.1', 'localhost', '[::1]']
+
+const hostName = (host: string): string => host.replace(/:\d+$/, '').toLowerCase()
+
+/**
+ * Takes requests only under a name on the list: a page elsewhere can make its own name point here, and would otherwise read and write as
+ * if it were ours.
+ */
+export function refuseForeignHosts(more: readonly string[] = []): RequestHandler {
+  const known = new Set([...OWN_HOSTS, ...more.map((name) => name.toLowerCase())])
+  return (req, _res, next) => {
+    const host = req.get('Host')
+    next(host !== undefined && known.has(hostName(host)) ? undefined : new RequestFailure('foreign-host', 'This name is not one of ours.'))
+  }
+}
+
+/** Refuses writes that another site made the browser send: told by the browser's own word, or by where it says they come from. */
 export const refuseForeignWrites: RequestHandler = (req, _res, next) => {
   const site = req.get('Sec-Fetch-Site')
-  if (isWrite(req.method) && site !== undefined && site !== 'same-origin' && site !== 'none')
-    next(new RequestFailure('invalid', 'Writes are taken from this site alone.'))
+  const origin = req.get('Origin')
+  const foreignSite = site !== undefined && site !== 'same-origin' && site !== 'none'
+  const foreignOrigin = origin !== undefined && origin.replace(/^https?:\/\//, '') !== req.get('Host')
+  if (isWrite(req.method) && (foreignSite || foreignOrigin)) next(new RequestFailure('invalid', 'Writes are taken from this site alone.'))
   else next()
 }

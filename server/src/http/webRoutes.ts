@@ -17,6 +17,9 @@ export function mountWeb(app: Express, folder: string): void {
       serveStatic: { immutable: true, maxAge: '1y' },
     }),
   )
+  app.use('/assets', (_req, res) => {
+    res.status(404).type('text').send('no such file')
+  })
   app.get('/mark.svg', (_req, res) => {
     res.sendFile(join(folder, 'mark.svg'))
   })

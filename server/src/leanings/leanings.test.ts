@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { enterKitchen, startTestServer, type TestServer } from '../testing/testServer.ts'
+import { startTestServer, type TestServer } from '../testing/testServer.ts'
 
 let server: TestServer
 let call: TestServer['call']
@@ -28,8 +28,8 @@ describe('how a house leans', () => {
     const answer = (await call('/api/line-up', { method: 'POST', body: brief })).body
     expect(answer.houseLeaning).toMatchObject({ traits: ['fat'] })
     expect(answer.brief).toMatchObject({ doneness: 'moist', asks: { fat: { pull: 5, because: ['method', 'house'] } } })
-    const headers = await enterKitchen(call, 'larch-cottage')
-    const other = (await call('/api/line-up', { method: 'POST', body: brief, headers })).body
+    const kitchen = 'larch-cottage'
+    const other = (await call('/api/line-up', { method: 'POST', body: brief, kitchen })).body
     expect(other.houseLeaning).toBeNull()
     expect(other.snapshot).not.toBe(answer.snapshot)
   })

@@ -1,6 +1,6 @@
 import { parseDecisionAlert, parsePriceHistory, parseSlab } from '@tender-gill/contract/validators'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { enterKitchen, startTestServer, type TestServer } from '../testing/testServer.ts'
+import { startTestServer, type TestServer } from '../testing/testServer.ts'
 
 let server: TestServer
 let call: TestServer['call']
@@ -26,8 +26,8 @@ describe('the slab of a day', () => {
   })
 
   it('is empty of prices in a kitchen that has none on a list of late', async () => {
-    const headers = await enterKitchen(call, 'larch-cottage')
-    const slab = (await call('/api/slab?date=2027-06-01', { headers })).body
+    const kitchen = 'larch-cottage'
+    const slab = (await call('/api/slab?date=2027-06-01', { kitchen })).body
     expect(slab.fish).toEqual([])
   })
 })

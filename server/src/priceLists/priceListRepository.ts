@@ -5,7 +5,7 @@ import type { ListReading, Price, PriceList, PriceListDetail, SettledName } from
 import { addDays } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
 import { merchants, priceLists, settledNames } from '../database/schema.ts'
-import { foldListName, type ReadList } from './readPriceList.ts'
+import { foldListName, type ListOnDay, type ReadList } from './readPriceList.ts'
 
 /** Days of lists that count: quotes live a year, and a year ago must still be seen. */
 const DAYS_KEPT_READY = 800
@@ -18,6 +18,12 @@ export interface ListToKeep {
   readonly source: 'file' | 'feed'
   readonly fileName: string | null
   readonly text: string
+  readonly read: ReadList
+}
+/** A list read again: how it stood when it was read, and how it reads now. */
+export interface ListReadAgain {
+  readonly id: string
+  readonly contentHash: string
   readonly read: ReadList
 }
 /** The rows of a list, under a hash that names exactly them. */
@@ -78,9 +84,9 @@ export function createPriceListRepository(db: Database, now: () => Date) {
     const rows = await db.select().from(settledNames).where(eq(settledNames.kitchenId, kitchenId))
     return new Map(rows.map(({ name, species }) => [name, species]))
   }
-  const rememberNames = async (tx: Database, kitchenId: string, names: readonly SettledName[]): Promise<void> => {
+  const rememberNames = async (kitchenId: string, names: readonly SettledName[]): Promise<void> => {
     if (names.length === 0) return
-    await tx
+    await db
       .insert(settledNames)
       .values(names.map(({ name, species }) => ({ kitchenId, name: foldListName(name), species })))
       .onConflictDoUpdate({ target: [settledNames.kitchenId, settledNames.name], set: { species: sql`excluded.species` } })
@@ -99,15 +105,6 @@ export function createPriceListRepository(db: Database, now: () => Date) {
       const list = await find(kitchenId, id)
       const [row] = await db.select().from(priceLists).where(own(kitchenId, id))
       return list && row && { list, quotes: [...row.quotes], bad: [...row.bad], open: [...row.open] }
-    },
-    /** Changes whenever a list that counts, a rate or what was settled does. */
-    readStamp: async (kitchenId: string): Promise<string> => {
-      const { rows } = await db.execute<{ stamp: string }>(sql`
-        select md5(
-          coalesce((select string_agg(content_hash, ',' order by id) from price_lists where kitchen_id = ${kitchenId} and taken_back_at is null), '')
-          || '|' || coalesce((select string_agg(id || '.' || revision, ',' order by id) from rates where kitchen_id = ${kitchenId} and deleted_at is null), '')
-        ) as stamp`)
-      return rows[0]?.stamp ?? ''
     },
     /** Rows of every list that counts; those that were read before are not read again. */
     listReady: async (kitchenId: string, today: string): Promise<readonly ReadyList[]> => {
@@ -143,70 +140,65 @@ export function createPriceListRepository(db: Database, now: () => Date) {
       }
       return standing.flatMap(({ id }) => ready.get(`${kitchenId}|${id}`) ?? [])
     },
+    rememberNames,
     /**
-     * Keeps a list with how it was read and what its names stand for, in one step. The same text read in the same way is the list that is
-     * there; read in another way it takes its place, and so does a later list of a feed on the same day.
+     * Keeps a list with how it was read and what its names stand for, within the caller's transaction. The same text read in the same way is
+     * the list that is there; read in another way it takes its place, and so does a later list of a feed on the same day.
      */
     keep: async (
       kitchenId: string,
       { merchantId, date, source, fileName, text, read }: ListToKeep,
       names: readonly SettledName[] = [],
-    ): Promise<{ readonly list: PriceList; readonly same: boolean }> =>
-      db.transaction(async (transaction) => {
-        const tx = transaction as unknown as Database
-        // Two writers of one merchant's list wait for each other.
-        await tx.execute(sql`select 1 from merchants where kitchen_id = ${kitchenId} and id = ${merchantId} for update`)
-        await rememberNames(tx, kitchenId, names)
-        const textHash = hash(merchantId, date, text)
-        const contentHash = hash(textHash, contentOf(read))
-        const sameDay = await tx
-          .select({ id: priceLists.id, contentHash: priceLists.contentHash, textHash: priceLists.textHash, source: priceLists.source })
-          .from(priceLists)
+    ): Promise<{ readonly list: PriceList; readonly same: boolean }> => {
+      await rememberNames(kitchenId, names)
+      const textHash = hash(merchantId, date, text)
+      const contentHash = hash(textHash, contentOf(read))
+      const sameDay = await db
+        .select({ id: priceLists.id, contentHash: priceLists.contentHash, textHash: priceLists.textHash, source: priceLists.source })
+        .from(priceLists)
+        .where(
+          and(
+            eq(priceLists.kitchenId, kitchenId),
+            eq(priceLists.merchantId, merchantId),
+            eq(priceLists.date, date),
+            isNull(priceLists.takenBackAt),
+          ),
+        )
+      const there = sameDay.find((one) => one.contentHash === contentHash)
+      if (there) {
+        const [row] = await from(db).where(own(kitchenId, there.id))
+        if (row) return { list: toList(row), same: true }
+      }
+      const replaced = sameDay.filter((one) => one.textHash === textHash || (source === 'feed' && one.source === 'feed'))
+      if (replaced.length > 0)
+        await db
+          .update(priceLists)
+          .set({ takenBackAt: now() })
           .where(
             and(
               eq(priceLists.kitchenId, kitchenId),
-              eq(priceLists.merchantId, merchantId),
-              eq(priceLists.date, date),
-              isNull(priceLists.takenBackAt),
+              inArray(
+                priceLists.id,
+                replaced.map(({ id }) => id),
+              ),
             ),
           )
-        const there = sameDay.find((one) => one.contentHash === contentHash)
-        if (there) {
-          const [row] = await from(tx).where(own(kitchenId, there.id))
-          if (row) return { list: toList(row), same: true }
-        }
-        const replaced = sameDay.filter((one) => one.textHash === textHash || (source === 'feed' && one.source === 'feed'))
-        if (replaced.length > 0)
-          await tx
-            .update(priceLists)
-            .set({ takenBackAt: now() })
-            .where(
-              and(
-                eq(priceLists.kitchenId, kitchenId),
-                inArray(
-                  priceLists.id,
-                  replaced.map(({ id }) => id),
-                ),
-              ),
-            )
-        const id = randomUUID()
-        await tx.insert(priceLists).values({
-          ...{ kitchenId, id, merchantId, date, source, fileName, text, textHash, contentHash, keptAt: now() },
-          ...contentOf(read),
-          ...counts(read),
-        })
-        const [row] = await from(tx).where(own(kitchenId, id))
-        if (!row) throw new Error('a list that was just kept is not there')
-        return { list: toList(row), same: false }
-      }),
-    /** Remembers how a merchant's lists are read. */
+      const id = randomUUID()
+      await db.insert(priceLists).values({
+        ...{ kitchenId, id, merchantId, date, source, fileName, text, textHash, contentHash, keptAt: now() },
+        ...contentOf(read),
+        ...counts(read),
+      })
+      const [row] = await from(db).where(own(kitchenId, id))
+      if (!row) throw new Error('a list that was just kept is not there')
+      return { list: toList(row), same: false }
+    },
+    /** Remembers how a merchant's lists are read. It is no change of the merchant's own record: whoever edits that meets no other version. */
     rememberReading: async (kitchenId: string, merchantId: string, reading: ListReading): Promise<void> => {
       await db
         .update(merchants)
         .set({
           merchant: sql`jsonb_set(${merchants.merchant}, '{reading}', ${JSON.stringify(reading)}::jsonb)`,
-          revision: sql`${merchants.revision} + 1`,
-          updatedAt: now(),
         })
         .where(
           and(
@@ -226,39 +218,31 @@ export function createPriceListRepository(db: Database, now: () => Date) {
         )
       return find(kitchenId, id)
     },
-    /**
-     * Settles what names stand for and reads every list again on which they wait.
-     * @param readAgain a list's text, read with the names as they are now   @returns lists that changed
-     */
-    settle: async (
+    /** Lists on which some of these folded names wait, as they are to be read again. */
+    listWaiting: async (
       kitchenId: string,
-      names: readonly SettledName[],
-      readAgain: (
-        list: { text: string; date: string; merchant: string; reading: ListReading },
-        settled: ReadonlyMap<string, string | null>,
-      ) => ReadList,
-    ): Promise<number> =>
-      db.transaction(async (transaction) => {
-        const tx = transaction as unknown as Database
-        await rememberNames(tx, kitchenId, names)
-        const rows = await tx.select().from(settledNames).where(eq(settledNames.kitchenId, kitchenId))
-        const settled = new Map(rows.map(({ name, species }) => [name, species]))
-        const asked = new Set(names.map(({ name }) => foldListName(name)))
-        const lists = await tx
-          .select({ list: priceLists, merchant: sql<string>`${merchants.merchant}->>'name'` })
-          .from(priceLists)
-          .innerJoin(merchants, and(eq(merchants.kitchenId, priceLists.kitchenId), eq(merchants.id, priceLists.merchantId)))
-          .where(and(eq(priceLists.kitchenId, kitchenId), isNull(priceLists.takenBackAt), sql`jsonb_array_length(${priceLists.open}) > 0`))
-        const waiting = lists.filter(({ list }) => list.open.some(({ name }) => asked.has(foldListName(name))))
-        for (const { list, merchant } of waiting) {
-          const read = readAgain({ text: list.text, date: list.date, merchant, reading: list.reading }, settled)
-          await tx
-            .update(priceLists)
-            .set({ ...contentOf(read), ...counts(read), contentHash: hash(list.textHash, contentOf(read)) })
-            .where(own(kitchenId, list.id))
-        }
-        return waiting.length
-      }),
+      asked: ReadonlySet<string>,
+    ): Promise<readonly (ListOnDay & Pick<ReadyList, 'id' | 'contentHash'>)[]> => {
+      const lists = await db
+        .select({ list: priceLists, merchant: sql<string>`${merchants.merchant}->>'name'` })
+        .from(priceLists)
+        .innerJoin(merchants, and(eq(merchants.kitchenId, priceLists.kitchenId), eq(merchants.id, priceLists.merchantId)))
+        .where(and(eq(priceLists.kitchenId, kitchenId), isNull(priceLists.takenBackAt), sql`jsonb_array_length(${priceLists.open}) > 0`))
+      return lists
+        .filter(({ list }) => list.open.some(({ name }) => asked.has(foldListName(name))))
+        .map(({ list: { id, contentHash, text, date, reading }, merchant }) => ({ id, contentHash, text, date, reading, merchant }))
+    },
+    /** Puts a new reading in place of the one a list had; false when the list is no longer as it was read. */
+    takeReading: async (kitchenId: string, { id, contentHash, read }: ListReadAgain): Promise<boolean> => {
+      const [row] = await db.select({ textHash: priceLists.textHash }).from(priceLists).where(own(kitchenId, id))
+      if (!row) return false
+      const changed = await db
+        .update(priceLists)
+        .set({ ...contentOf(read), ...counts(read), contentHash: hash(row.textHash, contentOf(read)) })
+        .where(and(own(kitchenId, id), eq(priceLists.contentHash, contentHash)))
+        .returning({ id: priceLists.id })
+      return changed.length > 0
+    },
   }
   return repository
 }

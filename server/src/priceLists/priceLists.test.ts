@@ -1,11 +1,11 @@
 import { parsePriceListDetail, parsePriceListReport } from '@tender-gill/contract/validators'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { enterKitchen, startTestServer, type TestServer } from '../testing/testServer.ts'
+import { startTestServer, type TestServer } from '../testing/testServer.ts'
 
 let server: TestServer
 let call: TestServer['call']
 let merchantId: string
-const post = (path: string, body?: object, headers?: Record<string, string>) => call(path, { method: 'POST', body, headers })
+const post = (path: string, body?: object, kitchen?: string) => call(path, { method: 'POST', body, kitchen })
 const merchant = { name: 'Quay & Daughters', delivers: [2, 3, 4, 5, 6], orderBy: '22:00', daysAhead: 1, minimumOrder: null, feed: null }
 beforeAll(async () => {
   server = await startTestServer()
@@ -233,9 +233,9 @@ describe('currencies', () => {
   })
 })
 
-describe('the stamp of lists and rates', () => {
+describe('the name of the day’s offers', () => {
   it('changes with every list and rate that comes or goes, and is what it was once all is taken back', async () => {
-    const stamp = async () => (await call('/api/price-lists-stamp')).body.stamp
+    const stamp = async () => (await call(`/api/sheets?date=${DAY}`)).body.snapshot
     const seen = [await stamp()]
     const { list } = (await bring('Fish,Price\nZeus faber,18\n')).body
     seen.push(await stamp())
@@ -251,12 +251,12 @@ describe('the stamp of lists and rates', () => {
 describe('another kitchen', () => {
   it('sees neither merchants nor lists of this one', async () => {
     const kept = (await bring('Fish,Price\nZeus faber,18\n')).body.list
-    const headers = await enterKitchen(call, 'larch-cottage')
-    expect((await call('/api/price-lists', { headers })).body).toEqual([])
-    expect((await call(`/api/price-lists/${kept.id}`, { headers })).status).toBe(404)
-    expect((await post(`/api/price-lists/${kept.id}/undo`, undefined, headers)).status).toBe(404)
-    expect((await call(`/api/merchants/${merchantId}`, { headers })).status).toBe(404)
-    expect((await post('/api/price-lists', { merchantId, date: DAY, text: 'a', keep: 'all' }, headers)).status).toBe(400)
+    const kitchen = 'larch-cottage'
+    expect((await call('/api/price-lists', { kitchen })).body).toEqual([])
+    expect((await call(`/api/price-lists/${kept.id}`, { kitchen })).status).toBe(404)
+    expect((await post(`/api/price-lists/${kept.id}/undo`, undefined, kitchen)).status).toBe(404)
+    expect((await call(`/api/merchants/${merchantId}`, { kitchen })).status).toBe(404)
+    expect((await post('/api/price-lists', { merchantId, date: DAY, text: 'a', keep: 'all' }, kitchen)).status).toBe(400)
     await takeBack(kept.id)
   })
 })

@@ -1,4 +1,4 @@
-import Papa from 'papaparse'
+import { readTable, type Line } from '@tender-gill/csv'
 import type { BadRow, ListField, ListReading, OpenName, Price, SettledName } from '@tender-gill/contract'
 import type { FishSearch } from '@tender-gill/names'
 import { guessReading } from './guessReading.ts'
@@ -41,25 +41,10 @@ export const foldListName = (name: string): string => name.trim().toLowerCase().
 export const toSettled = (names: readonly SettledName[]): ReadonlyMap<string, string | null> =>
   new Map(names.map(({ name, species }) => [foldListName(name), species]))
 
-interface Line {
-  readonly line: number
-  readonly cells: readonly string[]
-}
-
-function readLines(text: string): readonly Line[] {
-  const lines: Line[] = []
-  let line = 1
-  let begun = 0
-  Papa.parse<string[]>(text, {
-    delimitersToGuess: [',', ';', '\t', '|'],
-    step: ({ data, meta }) => {
-      if (data.some((cell) => cell.trim() !== '')) lines.push({ line, cells: data })
-      for (let at = text.indexOf('\n', begun); at >= 0 && at < meta.cursor; at = text.indexOf('\n', at + 1)) line += 1
-      begun = meta.cursor
-    },
-  })
-  return lines
-}
+/** Rows and letters of one cell that are read, bad rows that are told, names that are asked about. */
+const LIMITS = { mostRows: 5_000, mostLetters: 200 }
+const MOST_BAD = 100
+const MOST_OPEN = 300
 
 /** What one row says, or the first thing wrong with it. */
 type RowResult =
@@ -69,15 +54,14 @@ function createReadRow(headings: readonly string[], reading: ListReading, { date
   const places = new Map<ListField, number>()
   for (const [field, heading] of Object.entries(reading.columns))
     if (heading !== undefined && headings.includes(heading)) places.set(field as ListField, headings.indexOf(heading))
-  return ({ line, cells }: Line): RowResult => {
+  return ({ line, cells, wrong }: Line): RowResult => {
     const cell = (field: ListField) => (cells[places.get(field) ?? -1] ?? '').trim()
     const fail = (field: ListField, message: string): RowResult => ({
       ok: false,
       bad: { line, column: reading.columns[field] ?? null, message },
     })
     const name = cell('name')
-    if (cells.length > headings.length)
-      return { ok: false, bad: { line, column: null, message: `${cells.length} cells under ${headings.length} headings` } }
+    if (wrong) return { ok: false, bad: { line, column: null, message: wrong } }
     if (name === '') return fail('name', 'no fish is named')
     const price = readNumber(cell('price'), reading.decimal)
     if (price === undefined) return fail('price', cell('price') === '' ? 'no price' : `"${cell('price')}" is no price`)
@@ -118,6 +102,15 @@ function createReadRow(headings: readonly string[], reading: ListReading, { date
   }
 }
 
+/** The first bad rows; how many more there are stands in the place of the rest. */
+const shortenBad = (bad: readonly BadRow[]): readonly BadRow[] =>
+  bad.length <= MOST_BAD
+    ? bad
+    : [
+        ...bad.slice(0, MOST_BAD - 1),
+        { line: bad[MOST_BAD - 1]?.line ?? 1, column: null, message: `and ${bad.length - MOST_BAD + 1} more rows from here on` },
+      ]
+
 /** Fish a name may stand for: those that share it, else those that sound like it. */
 function findCandidates(name: string, { search, commonOf }: BookOfNames) {
   const shared = search.findShared(name)?.species ?? []
@@ -130,8 +123,8 @@ function findCandidates(name: string, { search, commonOf }: BookOfNames) {
  * other is asked about and its rows wait. A row that makes no sense is reported by line and column and never taken in part.
  */
 export function readPriceList(list: ListOnDay, book: BookOfNames): ReadList {
-  const [head, ...lines] = readLines(list.text.startsWith('\ufeff') ? list.text.slice(1) : list.text)
-  const headings = (head?.cells ?? []).map((cell) => cell.trim())
+  const { head, rows: lines, cutAt } = readTable(list.text, LIMITS)
+  const headings = head?.cells ?? []
   const sample = lines.slice(0, SAMPLE_ROWS).map(({ cells }) => [...cells])
   const reading = list.reading ?? guessReading(headings, sample, book.currency)
   const readRow = createReadRow(headings, reading, list)
@@ -140,6 +133,7 @@ export function readPriceList(list: ListOnDay, book: BookOfNames): ReadList {
   const open = new Map<string, { name: string; lines: number[] }>()
   if (!head) bad.push({ line: 1, column: null, message: 'the list is empty: a line of headings is needed' })
   else if (!reading.columns.name || !reading.columns.price) return { headings, sample, reading, rows: lines.length, quotes, bad, open: [] }
+  if (cutAt !== null) bad.push({ line: 1, column: null, message: `more than ${cutAt} rows: bring them in parts` })
   for (const line of lines) {
     const read = readRow(line)
     if (!read.ok) {
@@ -151,6 +145,8 @@ export function readPriceList(list: ListOnDay, book: BookOfNames): ReadList {
     if (settled === null) continue
     const species = settled ?? book.findExact(name)
     if (species) quotes.push({ ...price, species })
+    else if (!open.has(foldListName(name)) && open.size >= MOST_OPEN)
+      bad.push({ line: line.line, column: null, message: `more than ${MOST_OPEN} names that are not known: bring the list in parts` })
     else {
       const waiting = open.get(foldListName(name)) ?? { name, lines: [] }
       waiting.lines.push(line.line)
@@ -163,7 +159,7 @@ export function readPriceList(list: ListOnDay, book: BookOfNames): ReadList {
     reading,
     rows: lines.length,
     quotes,
-    bad,
+    bad: shortenBad(bad),
     open: [...open.values()].map(({ name, lines: at }) => ({
       name: name.slice(0, 120),
       lines: at,

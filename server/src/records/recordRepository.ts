@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { and, asc, eq, isNotNull, isNull, lt, sql } from 'drizzle-orm'
+import { and, asc, eq, isNotNull, gte, isNull, lt, sql } from 'drizzle-orm'
 import { DAY_MS } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
 import type { briefs, houseSpecies, merchants, prices, rates, seasons, stocks } from '../database/schema.ts'
@@ -19,7 +19,8 @@ export interface StoredFields {
 export type ChangeOutcome<R> =
   { readonly status: 'changed'; readonly record: R } | { readonly status: 'conflict'; readonly current: R } | { readonly status: 'missing' }
 
-type RecordTable = typeof briefs | typeof prices | typeof houseSpecies | typeof seasons | typeof stocks | typeof merchants | typeof rates
+export type RecordTable =
+  typeof briefs | typeof prices | typeof houseSpecies | typeof seasons | typeof stocks | typeof merchants | typeof rates
 interface Row {
   readonly id: string
   readonly revision: number
@@ -98,7 +99,7 @@ export function createRecordRepository<T extends RecordTable, Input, Record_>(
       const [row] = await db
         .update(table)
         .set({ deletedAt: null, revision: sql`${table.revision} + 1`, updatedAt: now() })
-        .where(and(own(kitchenId, id), isNotNull(table.deletedAt)))
+        .where(and(own(kitchenId, id), isNotNull(table.deletedAt), gte(table.deletedAt, new Date(now().getTime() - UNDO_DAYS * DAY_MS))))
         .returning()
       return row ? toRecord(row) : find(kitchenId, id)
     },

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { enterKitchen, startTestServer, type TestServer } from '../testing/testServer.ts'
+import { startTestServer, type TestServer } from '../testing/testServer.ts'
 
 let server: TestServer
 let call: TestServer['call']
@@ -9,7 +9,7 @@ beforeAll(async () => {
 })
 afterAll(() => server.close())
 
-const post = (path: string, body: object, headers?: Record<string, string>) => call(path, { method: 'POST', body, headers })
+const post = (path: string, body: object, kitchen?: string) => call(path, { method: 'POST', body, kitchen })
 const twelve = (value: number) => Array.from({ length: 12 }, () => value)
 const bream = { species: 'Sparus aurata', water: 'Test Bay', landings: [0, 0, 0, 0, 6, 8, 10, 8, 6, 0, 0, 0], condition: twelve(7) }
 const brief = {
@@ -73,8 +73,8 @@ describe('years and stocks of a kitchen', () => {
 
   it('belong to their kitchen', async () => {
     const { body: record } = await post('/api/seasons', { season: bream })
-    const headers = await enterKitchen(call, 'larch-cottage')
-    expect((await call(`/api/seasons/${record.id}`, { headers })).status).toBe(404)
-    expect((await call('/api/seasons', { headers })).body.map(({ id }: { id: string }) => id)).not.toContain(record.id)
+    const kitchen = 'larch-cottage'
+    expect((await call(`/api/seasons/${record.id}`, { kitchen })).status).toBe(404)
+    expect((await call('/api/seasons', { kitchen })).body.map(({ id }: { id: string }) => id)).not.toContain(record.id)
   })
 })

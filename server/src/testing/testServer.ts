@@ -1,7 +1,11 @@
 import type { AddressInfo } from 'node:net'
 import { pino } from 'pino'
 import { inject } from 'vitest'
-import { migrateDatabase, openDatabase, type Database } from '../database/openDatabase.ts'
+import './provided.ts'
+import { migrateDatabase, openDatabase, type OpenDatabase } from '../database/openDatabase.ts'
+import { openChangeFeed } from '../changes/index.ts'
+import { createDesk, createLocalCompute, type Compute } from '../compute/index.ts'
+import { GoneAway } from '../compute/study.ts'
 import { seedDemo } from '../demo/seedDemo.ts'
 import { createApp } from '../http/createApp.ts'
 import { NOW } from './clock.ts'
@@ -22,15 +26,56 @@ export interface CallOptions {
   readonly body?: unknown
   readonly raw?: string
   readonly headers?: Record<string, string>
+  /** In which kitchen a path that names none is called. */
+  readonly kitchen?: string | undefined
 }
 
+/** Paths below /api that belong to no kitchen. */
+const NOBODYS = /^\/api\/(kitchens|openapi\.json|health|species-schema|nothing)/
+/** The address of a path as a kitchen of the test calls it. */
+const inKitchen = (path: string, kitchen: string): string =>
+  path.startsWith('/api') && !NOBODYS.test(path) ? path.replace('/api', `/api/kitchens/${kitchen}`) : path
+
 export interface TestServer {
-  readonly db: Database
+  readonly db: OpenDatabase['db']
+  readonly compute: Compute
+  readonly studies: Studies
   readonly url: string
   readonly cluster?: Cluster
   readonly address: string
+  /** Calls a path below /api in a kitchen, Lantern House where none is said. */
   readonly call: (path: string, options?: CallOptions) => Promise<Answer>
   readonly close: () => Promise<void>
+}
+
+/** What the server is working out. */
+export interface Studies {
+  readonly running: () => number
+  /** How studies ended that were left before their end. */
+  readonly ended: () => readonly string[]
+}
+
+function watchStudies(compute: Compute): Studies & { readonly compute: Compute } {
+  let running = 0
+  const ended: string[] = []
+  return {
+    running: () => running,
+    ended: () => ended,
+    compute: {
+      ...compute,
+      ask: async (...asked) => {
+        running += 1
+        try {
+          return await compute.ask(...asked)
+        } catch (error) {
+          if (error instanceof GoneAway) ended.push('gone')
+          throw error
+        } finally {
+          running -= 1
+        }
+      },
+    },
+  }
 }
 
 interface TestDatabase {
@@ -60,20 +105,27 @@ export async function startTestServer({
   ownCluster = false,
 }: { writesPerMinute?: number; webFolder?: string; ownCluster?: boolean } = {}): Promise<TestServer> {
   const { url, cluster, drop } = await makeDatabase(ownCluster)
-  const { db, close } = openDatabase({ url, onIdleError: () => undefined })
+  const { db, close } = openDatabase({ url, onBrokenConnection: () => undefined })
   if (ownCluster) {
     await migrateDatabase(db)
     await seedDemo(db, NOW)
   }
-  const app = createApp({ db, log: pino({ level: 'silent' }), now: () => NOW, cookieSecret: 'test', webFolder, writesPerMinute })
+  const now = () => NOW
+  const studies = watchStudies(createLocalCompute(createDesk(db, now)))
+  const { compute } = studies
+  const changes = openChangeFeed({ url, onBroken: () => undefined })
+  const app = createApp({ db, log: pino({ level: 'silent' }), now, compute, changes, webFolder, writesPerMinute })
   const server = app.listen(0, '127.0.0.1')
   // A test that waits for a command keeps this process from its sockets: they must not be closed meanwhile for standing idle.
   server.keepAliveTimeout = 600_000
   await new Promise((resolve) => server.once('listening', resolve))
   const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
-  const call = async (path: string, { method = 'GET', body, raw, headers = {} }: CallOptions = {}): Promise<Answer> => {
+  const call = async (
+    path: string,
+    { method = 'GET', body, raw, headers = {}, kitchen = 'lantern-house' }: CallOptions = {},
+  ): Promise<Answer> => {
     const text = raw ?? (body === undefined ? undefined : JSON.stringify(body))
-    const answer = await fetch(`${address}${path}`, {
+    const answer = await fetch(`${address}${inKitchen(path, kitchen)}`, {
       method,
       headers: { ...(text === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
       ...(text === undefined ? {} : { body: text }),
@@ -84,20 +136,17 @@ export async function startTestServer({
   return {
     db,
     url,
+    compute,
+    studies,
     ...(cluster ? { cluster } : {}),
     address,
     call,
     close: async () => {
       server.closeAllConnections()
       await new Promise((resolve) => server.close(resolve))
+      await changes.close()
       await close()
       await drop()
     },
   }
-}
-
-/** The cookie by which later calls stand in another kitchen. */
-export async function enterKitchen(call: TestServer['call'], id: string): Promise<Record<string, string>> {
-  const { headers } = await call('/api/kitchen', { method: 'PUT', body: { id } })
-  return { Cookie: headers.get('set-cookie')?.split(';')[0] ?? '' }
 }

@@ -4,7 +4,6 @@ import type {
   FishFirst,
   LineUp,
   Method,
-  OfferSheet,
   PotPlan,
   Problem,
   ResolvedOffer,
@@ -39,7 +38,10 @@ import {
   type Relative,
 } from '@tender-gill/core'
 import { listBookRows, type BookRow } from './bookRows.ts'
-import { createFishSearch, type FishHit, type FishSearch, type SharedName } from '@tender-gill/names'
+import type { FishHit, SharedName } from '@tender-gill/names'
+import { createSheetDesk } from './sheetDesk.ts'
+import type { SheetRef } from './sheetRef.ts'
+import type { SheetShelf } from './sheetShelf.ts'
 
 export interface Leader {
   readonly common: string
@@ -83,11 +85,6 @@ export interface ShownLineUp {
 const SLICE_MS = 30
 const MOST_KEPT = 40
 
-async function fetchSpecies(): Promise<readonly SpeciesSheet[]> {
-  const answer = await fetch('/api/species')
-  if (!answer.ok) throw new Error(`the book could not be fetched (${answer.status})`)
-  return (await answer.json()) as readonly SpeciesSheet[]
-}
 const withTyped = (offer: ResolvedOffer, form: AmountRequest['form'], typed: TypedPrice | null): ResolvedOffer => {
   if (!typed) return offer
   const { perKg, currency } = typed
@@ -104,56 +101,28 @@ const withTyped = (offer: ResolvedOffer, form: AmountRequest['form'], typed: Typ
   return { ...offer, prices: [...offer.prices.filter((one) => one.form !== form), price] }
 }
 
-/** Everything the page asks of the engine, on the offers of one kitchen and day. It runs in a worker, so that no band sticks while it is dragged. */
-export function createEngine() {
-  let sheet: OfferSheet | undefined
-  let search: FishSearch | undefined
-  let species: Promise<readonly SpeciesSheet[]> | undefined
-  let rows: readonly BookRow[] | undefined
+/**
+ * Everything the page asks of the engine. Every question names the offers it is to be answered from, since pages of one screen ask about
+ * several days. It runs in a worker, so that no band sticks while it is dragged.
+ */
+export function createEngine(shelf: SheetShelf) {
+  const open = createSheetDesk(shelf)
   /** Counts the studies of shares: the newest alone goes on. */
   let study = 0
-  /** Answers that are asked for in several places of one page. */
-  const turned = new Map<string, Result<TurningPoints, readonly Problem[]>>()
-  const maps = new Map<Method, Result<SwapMap, readonly Problem[]>>()
-  let today = ''
-
-  function need(): OfferSheet {
-    if (!sheet) throw new Error('the offers are not loaded')
-    return sheet
-  }
-
-  /** The book, fetched when first asked for; asked for again when that failed. */
-  const needSpecies = (): Promise<readonly SpeciesSheet[]> =>
-    (species ??= fetchSpecies().catch((error: unknown) => {
-      species = undefined
-      throw error
-    }))
-  const needSearch = (): FishSearch => (search ??= createFishSearch(need().offers))
-
   return {
-    /** Fetches the kitchen's offers of a day. */
-    load: async (day: string): Promise<string> => {
-      const answer = await fetch(`/api/offers?date=${day}`)
-      if (!answer.ok) throw new Error(`the offers could not be fetched (${answer.status})`)
-      sheet = (await answer.json()) as OfferSheet
-      today = day
-      search = undefined
-      species = undefined
-      rows = undefined
-      turned.clear()
-      maps.clear()
-      return sheet.snapshot
-    },
     /**
      * The line-up; only its first rows are sent to the page when it looks at no more, for a band that is dragged. Shares are drawn in slices,
      * so that other questions are answered meanwhile; a newer study, or a person who leaves it, ends it.
      */
     lineUp: async (
+      ref: SheetRef,
       brief: Brief,
       { shares, leftOut, rows }: LineUpRequest,
       onProgress?: (share: number) => void,
     ): Promise<Result<ShownLineUp, readonly Problem[]>> => {
-      const sheet = need()
+      if (shares) study += 1
+      const mine = study
+      const { sheet, today } = await open(ref)
       const board = createBoard(brief, sheet, today)
       if (!board.ok) return board
       const show = (lineUp: LineUp, left: boolean): Result<ShownLineUp, readonly Problem[]> => ({
@@ -161,8 +130,6 @@ export function createEngine() {
         value: { lineUp: { ...lineUp, ranked: lineUp.ranked.slice(0, rows) }, able: countRows(board.value), left },
       })
       if (!shares) return show(rankBoard(board.value, sheet, { shares, leftOut, rows }), false)
-      study += 1
-      const mine = study
       const work = stepBoard(board.value, sheet, { shares, leftOut })
       for (let since = performance.now(); ;) {
         const step = work.next()
@@ -179,11 +146,12 @@ export function createEngine() {
       study += 1
     },
     /** What would take first place from the leader, or give it to another fish. */
-    turningPoints: async (brief: Brief, winner: string | null): Promise<Result<TurningPoints, readonly Problem[]>> => {
+    turningPoints: async (ref: SheetRef, brief: Brief, winner: string | null): Promise<Result<TurningPoints, readonly Problem[]>> => {
+      const { sheet, today, turned } = await open(ref)
       const key = JSON.stringify([brief, winner])
       const known = turned.get(key)
       if (known) return known
-      const work = stepTurningPoints(brief, need(), { today, ...(winner ? { winner } : {}) })
+      const work = stepTurningPoints(brief, sheet, { today, ...(winner ? { winner } : {}) })
       for (let since = performance.now(); ;) {
         const step = work.next()
         if (step.done) {
@@ -198,8 +166,9 @@ export function createEngine() {
       }
     },
     /** A dish over the year, a month at a time; other questions are answered in between. */
-    year: async (brief: Brief, onMonth: (done: number) => void): Promise<Result<YearOfDish, readonly Problem[]>> => {
-      const work = stepYearOfDish(brief, need(), { today })
+    year: async (ref: SheetRef, brief: Brief, onMonth: (done: number) => void): Promise<Result<YearOfDish, readonly Problem[]>> => {
+      const { sheet, today } = await open(ref)
+      const work = stepYearOfDish(brief, sheet, { today })
       for (;;) {
         const step = work.next()
         if (step.done) return step.value
@@ -208,57 +177,75 @@ export function createEngine() {
       }
     },
     /** The best sets of k fish for a pot, a mixed fry or a board. */
-    pot: (brief: Brief, k: number): Result<PotPlan, readonly Problem[]> => planPot(brief, need(), { today, k }),
-    standIns: (request: StandInsRequest): Result<StandIns, readonly Problem[]> => findStandIns(request, need(), { today }),
+    pot: async (ref: SheetRef, brief: Brief, k: number): Promise<Result<PotPlan, readonly Problem[]>> => {
+      const { sheet, today } = await open(ref)
+      return planPot(brief, sheet, { today, k })
+    },
+    standIns: async (ref: SheetRef, request: StandInsRequest): Promise<Result<StandIns, readonly Problem[]>> => {
+      const { sheet, today } = await open(ref)
+      return findStandIns(request, sheet, { today })
+    },
     /** Which fish stand in for which in one way of cooking; every pair is compared once for each way and day. */
-    swapMap: (method: Method): Result<SwapMap, readonly Problem[]> => {
-      const ready = maps.get(method) ?? mapSwaps(createPlainBrief(method, usualFormats(method)[0] ?? 'portion'), need(), { today })
+    swapMap: async (ref: SheetRef, method: Method): Promise<Result<SwapMap, readonly Problem[]>> => {
+      const { sheet, today, maps } = await open(ref)
+      const ready = maps.get(method) ?? mapSwaps(createPlainBrief(method, usualFormats(method)[0] ?? 'portion'), sheet, { today })
       maps.set(method, ready)
       return ready
     },
-    offers: (ids: readonly string[]): readonly ResolvedOffer[] => need().offers.filter(({ id }) => ids.includes(id)),
-    offersOf: (species: string): readonly ResolvedOffer[] => need().offers.filter((offer) => offer.species === species),
-    commonNames: (species: readonly string[]): Readonly<Record<string, string>> =>
+    offers: async (ref: SheetRef, ids: readonly string[]): Promise<readonly ResolvedOffer[]> =>
+      (await open(ref)).sheet.offers.filter(({ id }) => ids.includes(id)),
+    offersOf: async (ref: SheetRef, species: string): Promise<readonly ResolvedOffer[]> =>
+      (await open(ref)).sheet.offers.filter((offer) => offer.species === species),
+    commonNames: async (ref: SheetRef, species: readonly string[]): Promise<Readonly<Record<string, string>>> =>
       Object.fromEntries(
-        need()
-          .offers.filter((offer) => species.includes(offer.species))
-          .map((offer) => [offer.species, offer.common]),
+        (await open(ref)).sheet.offers.filter((offer) => species.includes(offer.species)).map((offer) => [offer.species, offer.common]),
       ),
     /** Who leads each dish, without shares. */
-    leaders: (records: readonly BriefRecord[]): Readonly<Record<string, Leader | null>> =>
-      Object.fromEntries(
+    leaders: async (ref: SheetRef, records: readonly BriefRecord[]): Promise<Readonly<Record<string, Leader | null>>> => {
+      const { sheet, today } = await open(ref)
+      return Object.fromEntries(
         records.map(({ id, brief }) => {
-          const answer = rankLineUp(brief, need(), { today, shares: false, leftOut: false })
+          const answer = rankLineUp(brief, sheet, { today, shares: false, leftOut: false })
           const first = answer.ok ? answer.value.ranked[0] : undefined
           return [
             id,
             first && answer.ok ? { common: first.common, fit: first.fit, offerId: first.offerId, count: answer.value.ranked.length } : null,
           ]
         }),
-      ),
-    amount: ({ brief, offerId, form, typed }: AmountRequest): Amount | null => {
-      const { offers, leanings } = need()
+      )
+    },
+    amount: async (ref: SheetRef, { brief, offerId, form, typed }: AmountRequest): Promise<Amount | null> => {
+      const {
+        sheet: { offers, leanings },
+        today,
+      } = await open(ref)
       const offer = offers.find(({ id }) => id === offerId)
       const normalised = normaliseBrief(brief, { findSpecies: createFindSpecies(offers), today, leanings })
       return offer && normalised.ok ? planAmount(withTyped(offer, form, typed), form, normalised.value) : null
     },
-    search: (text: string): readonly FishHit[] => needSearch().find(text),
-    sharedName: (text: string): SharedName | null => needSearch().findShared(text),
+    search: async (ref: SheetRef, text: string): Promise<readonly FishHit[]> => (await open(ref)).search().find(text),
+    sharedName: async (ref: SheetRef, text: string): Promise<SharedName | null> => (await open(ref)).search().findShared(text),
     /** The book as lines, with the best fit of each fish for each way of cooking. */
-    book: async (): Promise<readonly BookRow[]> => (rows ??= listBookRows(await needSpecies(), need(), today)),
+    book: async (ref: SheetRef): Promise<readonly BookRow[]> => {
+      const laid = await open(ref)
+      const species = await laid.species()
+      return (laid.rows ??= listBookRows(species, laid.sheet, laid.today))
+    },
     /** Entries of the book, in the order of the names asked. */
-    sheets: async (names: readonly string[]): Promise<readonly SpeciesSheet[]> => {
-      const all = await needSpecies()
+    sheets: async (ref: SheetRef, names: readonly string[]): Promise<readonly SpeciesSheet[]> => {
+      const all = await (await open(ref)).species()
       return names.flatMap((name) => all.find((sheet) => sheet.species === name) ?? [])
     },
-    relatives: (offerId: string): readonly Relative[] => {
-      const offer = need().offers.find(({ id }) => id === offerId)
-      return offer ? findRelatives(offer, need().offers) : []
+    relatives: async (ref: SheetRef, offerId: string): Promise<readonly Relative[]> => {
+      const { offers } = (await open(ref)).sheet
+      const offer = offers.find(({ id }) => id === offerId)
+      return offer ? findRelatives(offer, offers) : []
     },
     /** Dishes and ways to cook for fish that were seen; a dish whose brief has a mistake is left out and named. */
-    fishFirst: (seen: readonly SeenFish[], records: readonly BriefRecord[]): FishFirstShown | null => {
+    fishFirst: async (ref: SheetRef, seen: readonly SeenFish[], records: readonly BriefRecord[]): Promise<FishFirstShown | null> => {
+      const { sheet, today } = await open(ref)
       const ask = (dishes: readonly BriefRecord[]) =>
-        answerFishFirst({ seen: [...seen], dishes: dishes.map(({ brief }) => brief) }, need(), { today })
+        answerFishFirst({ seen: [...seen], dishes: dishes.map(({ brief }) => brief) }, sheet, { today })
       const all = ask(records)
       if (all.ok) return { answer: all.value, records, mistaken: [] }
       const bad = new Set(all.error.map(({ path }) => /^\/dishes\/(\d+)/.exec(path)?.[1]))

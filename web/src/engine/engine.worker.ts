@@ -1,4 +1,5 @@
 import { expose } from 'comlink'
 import { createEngine } from './createEngine.ts'
+import { createSheetShelf, EMPTY_SHELF } from './sheetShelf.ts'
 
-expose(createEngine())
+expose(createEngine('indexedDB' in globalThis ? createSheetShelf() : EMPTY_SHELF))

@@ -1,11 +1,12 @@
 import Box from '@mui/material/Box'
 import { useEffect, useRef, useState } from 'react'
 import { useDispatch } from 'react-redux'
+import { ENTITIES } from '@tender-gill/contract/operations'
 import { api, useHealthQuery } from '../api/api.ts'
 import type { AppDispatch } from '../state/store.ts'
 import { INK } from '../theme.ts'
 
-const LOOK_EVERY_MS = 15_000
+const LOOK_EVERY_MS = 5_000
 const LOOK_AGAIN_MS = 2_000
 
 /** Says when the server or its database does not answer, looks again by itself, and fetches afresh when it does. */
@@ -17,14 +18,14 @@ export function ConnectionNotice() {
   const wanted = away ? LOOK_AGAIN_MS : LOOK_EVERY_MS
   if (wanted !== lookEveryMs) setLookEveryMs(wanted)
   useEffect(() => {
-    if (before.current && !away) dispatch(api.util.invalidateTags(['Brief', 'Price', 'Kitchen']))
+    if (before.current && !away) dispatch(api.util.invalidateTags([...ENTITIES]))
     before.current = away
   }, [away, dispatch])
   return (
     <div role="status">
       {away && (
         <Box sx={{ bgcolor: INK.ice, borderBottom: `3px solid ${INK.brass}`, px: 3, py: 1 }}>
-          <b>The house book does not answer.</b> What you type is kept in this browser and stored as soon as it is back.
+          <b>The server does not answer.</b> What you type is kept in this browser and stored as soon as it is back.
         </Box>
       )}
     </div>

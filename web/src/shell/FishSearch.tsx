@@ -2,7 +2,7 @@ import { styled } from '@mui/material/styles'
 import { useId, useState, type KeyboardEvent } from 'react'
 import { useNavigate } from 'react-router'
 import type { FishHit, SharedName } from '@tender-gill/names'
-import { useAnswer, useSheet } from '../engine/useEngine.ts'
+import { useAnswer, useSheet } from '../engine/index.ts'
 import { INK } from '../theme.ts'
 
 const Field = styled('input')({
@@ -95,12 +95,12 @@ interface Props {
 export function FishSearch({ label, focusKey = false, onPick }: Props) {
   const listId = useId()
   const navigate = useNavigate()
-  const snapshot = useSheet()
+  const sheet = useSheet()
   const [text, setText] = useState('')
   const [at, setAt] = useState(0)
   const asked = text.trim()
-  const answer = useAnswer(snapshot, snapshot && asked !== '' ? `${snapshot}|${asked}` : null, async (engine) => {
-    const [hits, shared] = await Promise.all([engine.search(asked), engine.sharedName(asked)])
+  const answer = useAnswer(sheet, sheet && asked !== '' ? `${sheet.name}|${asked}` : null, async (desk) => {
+    const [hits, shared] = await Promise.all([desk.search(asked), desk.sharedName(asked)])
     return { hits, shared }
   })
   const lead: Lead = { toFish: onPick, toName: (name) => void navigate(`/book?name=${encodeURIComponent(name)}`) }

@@ -1,5 +1,6 @@
 import { styled } from '@mui/material/styles'
-import { useKitchenQuery, useKitchensQuery, useSwitchKitchenMutation } from '../api/api.ts'
+import { useKitchenQuery, useKitchensQuery } from '../api/api.ts'
+import { kitchenPath } from '../kitchen/index.ts'
 import { INK } from '../theme.ts'
 
 const Select = styled('select')({
@@ -23,15 +24,12 @@ const formatDay = (iso: string) =>
 export function KitchenSwitch() {
   const { data: kitchens = [] } = useKitchensQuery()
   const { data: kitchen } = useKitchenQuery()
-  const [walkInto] = useSwitchKitchenMutation()
   if (!kitchen) return null
-  const choose = async (id: string) => {
-    await walkInto(id)
-    window.location.assign('/')
-  }
+  // Another kitchen is another page: nothing of this one goes along.
+  const choose = (id: string) => window.location.assign(`${kitchenPath(id)}/`)
   return (
     <div style={{ textAlign: 'right' }}>
-      <Select aria-label="Kitchen" value={kitchen.id} onChange={(event) => void choose(event.target.value)}>
+      <Select aria-label="Kitchen" value={kitchen.id} onChange={(event) => choose(event.target.value)}>
         {kitchens.map(({ id, name }) => (
           <option key={id} value={id}>
             {name}

@@ -3,6 +3,7 @@ import { styled } from '@mui/material/styles'
 import { lazy, Suspense, type ReactNode } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { HEADING, INK } from '../theme.ts'
+import { Notices } from '../notices/index.ts'
 import { ConnectionNotice } from './ConnectionNotice.tsx'
 import { FishSearch } from './FishSearch.tsx'
 import { FloatLine } from './FloatLine.tsx'
@@ -76,6 +77,7 @@ export function Shell({ children }: { readonly children: ReactNode }) {
       <Box component="main" sx={{ flex: 1, p: { xs: 1, md: '8px 20px 20px' } }}>
         {children}
       </Box>
+      <Notices />
       {showing && (
         <Suspense fallback={null}>
           <KeysPanel onClose={hide} />

@@ -1,5 +1,5 @@
 import type { Price } from '@tender-gill/contract'
-import type { FakeKitchen } from './fakeServer.ts'
+import type { TestKitchen } from './realServer.ts'
 
 export const STEW = { id: 'stew', brief: { dish: 'Harbour stew', method: 'stew', format: 'chunk', covers: 4, draws: 400 } } as const
 export const FRY = { id: 'fry', brief: { dish: 'Friday fry', method: 'deep-fry', format: 'portion', covers: 2, draws: 400 } } as const
@@ -23,4 +23,4 @@ export const PRICES: readonly Price[] = [
   price('Lophius piscatorius', 'fillet-skinless', 31),
 ]
 /** A kitchen of three dishes and four prices. */
-export const KITCHEN: FakeKitchen = { dishes: [STEW, FRY, BUDGETED], prices: PRICES }
+export const KITCHEN: TestKitchen = { dishes: [STEW, FRY, BUDGETED], prices: PRICES }

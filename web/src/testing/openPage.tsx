@@ -1,16 +1,24 @@
 import { ThemeProvider } from '@mui/material/styles'
 import { cleanup, configure, render } from '@testing-library/react'
 import * as Comlink from 'comlink'
-import { Provider } from 'react-redux'
-import { BrowserRouter } from 'react-router'
 import { afterEach, vi } from 'vitest'
+import { listenForChanges } from '../api/listenForChanges.ts'
 import { createEngine } from '../engine/createEngine.ts'
+import { EMPTY_SHELF } from '../engine/sheetShelf.ts'
+import { startEngine } from '../engine/index.ts'
+import { kitchenPath } from '../kitchen/index.ts'
+import { Root } from '../Root.tsx'
+import { createStore } from '../state/store.ts'
 import { theme } from '../theme.ts'
-import { createFakeServer, type FakeKitchen, type FakeServer } from './fakeServer.ts'
+import { EventSource } from 'eventsource'
+import { KITCHEN_ID, startRealServer, type RealServer, type TestKitchen } from './realServer.ts'
 
-configure({ asyncUtilTimeout: 60_000 })
-afterEach(() => {
+configure({ asyncUtilTimeout: 30_000 })
+
+const closing: (() => void | Promise<void>)[] = []
+afterEach(async () => {
   cleanup()
+  for (const close of closing.splice(0).reverse()) await close()
   vi.unstubAllGlobals()
 })
 
@@ -18,9 +26,13 @@ afterEach(() => {
 class WorkerInThread {
   constructor() {
     const { port1, port2 } = new MessageChannel()
-    Comlink.expose(createEngine(), port2 as unknown as Comlink.Endpoint)
+    Comlink.expose(createEngine(EMPTY_SHELF), port2 as unknown as Comlink.Endpoint)
     port2.start()
     port1.start()
+    closing.push(() => {
+      port1.close()
+      port2.close()
+    })
     return port1 as unknown as WorkerInThread
   }
 }
@@ -37,31 +49,30 @@ const matchMedia = (query: string) => ({
   onchange: null,
 })
 
-/** Opens the whole application at an address, on a server kept in memory. The modules are loaded anew, so that no test sees another's. */
-export async function openPage(path: string, kitchen: FakeKitchen): Promise<FakeServer> {
-  vi.resetModules()
+/** Opens the whole application at an address, on the real server with a database of its own. */
+export async function openPage(path: string, kitchen: TestKitchen): Promise<RealServer> {
   localStorage.clear()
-  const server = createFakeServer(kitchen)
+  const server = await startRealServer(kitchen)
+  closing.push(server.close)
   vi.stubGlobal('Worker', WorkerInThread)
   vi.stubGlobal('matchMedia', matchMedia)
   vi.stubGlobal(
     'Request',
     class extends Request {
       constructor(url: string | URL, init?: RequestInit) {
-        super(new URL(String(url), 'http://127.0.0.1'), { ...init, signal: null })
+        super(new URL(String(url), server.address), { ...init, signal: null })
       }
     },
   )
-  vi.stubGlobal('fetch', server.answer)
-  window.history.replaceState(null, '', path)
-  const [{ App }, { store }] = await Promise.all([import('../App.tsx'), import('../state/store.ts')])
+  vi.stubGlobal('fetch', server.fetch)
+  window.history.replaceState(null, '', `${kitchenPath(KITCHEN_ID)}${path}`)
+  const client = 'page'
+  const store = createStore({ kitchenId: KITCHEN_ID, client, storage: localStorage })
+  const open = (address: string) => new EventSource(`${server.address}${address}`) as unknown as globalThis.EventSource
+  closing.push(listenForChanges({ kitchenId: KITCHEN_ID, client, dispatch: store.dispatch, open }))
   render(
     <ThemeProvider theme={theme}>
-      <Provider store={store}>
-        <BrowserRouter>
-          <App />
-        </BrowserRouter>
-      </Provider>
+      <Root store={store} engine={startEngine()} kitchenId={KITCHEN_ID} />
     </ThemeProvider>,
   )
   return server

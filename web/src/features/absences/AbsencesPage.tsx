@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography'
 import { skipToken } from '@reduxjs/toolkit/query'
 import { useState } from 'react'
 import { toProblemDetails, useAbsencePlanQuery, useKitchenQuery, useMarkAbsentMutation } from '../../api/api.ts'
-import { useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { useAnswer, useSheet } from '../../engine/index.ts'
 import { FishSearch } from '../../shell/FishSearch.tsx'
 import { Waiting } from '../../shell/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
@@ -19,7 +19,7 @@ function Marking({ typed, onDone }: { readonly typed: TypedAbsence; readonly onD
   const [, change] = useSearch()
   const request = toRequest(typed)
   const { data: plan, currentData, error, refetch } = useAbsencePlanQuery(request ?? skipToken)
-  const offers = useAnswer(useSheet(), typed.species, (engine) => engine.offersOf(typed.species))?.value ?? []
+  const offers = useAnswer(useSheet(), typed.species, (desk) => desk.offersOf(typed.species))?.value ?? []
   const [mark, { isLoading }] = useMarkAbsentMutation()
   const [failure, setFailure] = useState<string | null>(null)
   const details = error && toProblemDetails(error)

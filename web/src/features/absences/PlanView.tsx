@@ -6,10 +6,10 @@ import Typography from '@mui/material/Typography'
 import type { AbsenceMove, AbsencePlan } from '@tender-gill/contract'
 import { useMemo } from 'react'
 import { HEADING, INK } from '../../theme.ts'
-import { useOffers } from '../lineUp/useLineUp.ts'
 import type { TypedAbsence } from './absenceParams.ts'
 import { MovedDish } from './MovedDish.tsx'
 import { Supplies } from './Supplies.tsx'
+import { useOffers } from '../../engine/index.ts'
 
 /** The moves of a plan, as they are confirmed. */
 export const listMoves = ({ dishes }: AbsencePlan): AbsenceMove[] =>

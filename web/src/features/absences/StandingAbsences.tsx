@@ -62,7 +62,14 @@ export function StandingAbsences() {
   const [end] = useEndAbsenceMutation()
   const [said, setSaid] = useState<string | null>(null)
   const today = kitchen?.today ?? ''
-  const failed = 'It could not be done. Try again.'
+  const takeBack = async (id: string) => {
+    const { data } = await undo(id)
+    setSaid(data ? describeUndo(data) : null)
+  }
+  const leave = async (id: string) => {
+    const { data } = await end(id)
+    setSaid(data ? `${data.common} is there again. No dish was changed.` : null)
+  }
   return (
     <>
       <div role="status">{said && <Typography sx={{ borderLeft: `5px solid ${INK.kelp}`, pl: 1.5, my: 1 }}>{said}</Typography>}</div>
@@ -73,10 +80,8 @@ export function StandingAbsences() {
               key={absence.id}
               absence={absence}
               over={absence.to < today}
-              onUndo={() => void undo(absence.id).then(({ data }) => setSaid(data ? describeUndo(data) : failed))}
-              onEnd={() =>
-                void end(absence.id).then(({ data }) => setSaid(data ? `${data.common} is there again. No dish was changed.` : failed))
-              }
+              onUndo={() => void takeBack(absence.id)}
+              onEnd={() => void leave(absence.id)}
             />
           ))}
         </Box>

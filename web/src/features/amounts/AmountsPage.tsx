@@ -10,14 +10,14 @@ import { FORM_LABEL, FORMS_FOR, type Amount } from '@tender-gill/core'
 import { useMemo, useState } from 'react'
 import { toProblemDetails, useCreatePriceMutation, useKitchenQuery } from '../../api/api.ts'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
-import { nameQuestion, useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { nameQuestion, useAnswer, useSheet, useOffers } from '../../engine/index.ts'
 import { Waiting } from '../../shell/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { DishGate } from '../DishGate.tsx'
 import { formatMoney, kilos, kilosToBuy } from '../dishWords.ts'
 import { WhereToOrder } from '../merchants/WhereToOrder.tsx'
-import { useLineUp, useOffers } from '../lineUp/useLineUp.ts'
+import { useLineUp } from '../lineUp/useLineUp.ts'
 
 const percent = (share: number) => `${Math.round(share * 100)} %`
 
@@ -76,18 +76,17 @@ function PriceField({ offer, form, currency, today, typed, onType }: PriceFieldP
   const known = offer.prices.find((price) => price.form === form)
   const price = Number(typed.replace(',', '.'))
   const wrong = typed.trim() !== '' && !(price > 0)
-  const submit = () => {
+  const submit = async () => {
     const { species, origin, state, part } = offer
-    void keep({ price: { species, origin, state, part, form, price, currency, unit: 'kg', date: today } }).then(
-      ({ data }) => data && onType(''),
-    )
+    const { data } = await keep({ price: { species, origin, state, part, form, price, currency, unit: 'kg', date: today } })
+    if (data) onType('')
   }
   return (
     <Box
       component="form"
       onSubmit={(event) => {
         event.preventDefault()
-        submit()
+        void submit()
       }}
       sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start' }}
     >
@@ -172,7 +171,7 @@ function FishAmount({ dish, taken, ranked }: { readonly dish: Dish; readonly tak
   const currency = kitchen?.currency ?? 'EUR'
   const price = Number(typed.replace(',', '.'))
   const request = { brief: dish.brief, offerId: taken.offerId, form: taken.form, typed: price > 0 ? { perKg: price, currency } : null }
-  const answer = useAnswer(useSheet(dish.brief.date), nameQuestion(request), (engine) => engine.amount(request))
+  const answer = useAnswer(useSheet(dish.brief.date), nameQuestion(request), (desk) => desk.amount(request))
   if (!offer || !answer) return <Waiting what="the amount" />
   const amount = answer.value
   const forms = FORMS_FOR[dish.brief.format].filter((form) => offer.forms.some((sold) => sold.form === form))

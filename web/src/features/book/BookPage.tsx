@@ -5,45 +5,27 @@ import Paper from '@mui/material/Paper'
 import { styled } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { useCallback, useMemo, useState } from 'react'
-import { Link, useLocation } from 'react-router'
-import { useRestoreHouseSpeciesMutation } from '../../api/api.ts'
-import { useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { Link } from 'react-router'
+import { useAnswer, useSheet } from '../../engine/index.ts'
 import { Waiting } from '../../shell/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
 import { INK } from '../../theme.ts'
 import { BookLine } from './BookLine.tsx'
 import { SORTS, filterBook, readFilter, sortBook } from './bookFilter.ts'
-import { MOST_COMPARED, comparePath, type TakenAway } from './bookWords.ts'
+import { MOST_COMPARED, comparePath } from './bookWords.ts'
 import { FilterPanel } from './FilterPanel.tsx'
 import { NameLookup } from './NameLookup.tsx'
 
 const SHOWN_AT_FIRST = 30
 const Sort = styled('select')({ font: 'inherit', minHeight: 36, border: `1px solid ${INK.slate}`, borderRadius: 4, background: INK.ice })
 
-/** A species of the house's own that was just taken away, and the way back. */
-function TakenAwayNotice() {
-  const taken = useLocation().state as TakenAway | null
-  const [restore] = useRestoreHouseSpeciesMutation()
-  const [back, setBack] = useState(false)
-  if (!taken || back) return null
-  return (
-    <Alert
-      severity="info"
-      sx={{ mb: 1.5 }}
-      action={<Button onClick={() => void restore(taken.id).then(() => setBack(true))}>Put it back</Button>}
-    >
-      {taken.name} was taken away.
-    </Alert>
-  )
-}
-
 /** The species book: every fish, found by the kind of flesh one looks for. */
 export default function BookPage() {
   const [search, change] = useSearch()
-  const snapshot = useSheet()
-  const book = useAnswer(snapshot, snapshot ? `book|${snapshot}` : null, (engine) => engine.book())
+  const sheet = useSheet()
+  const book = useAnswer(sheet, sheet ? `book|${sheet.name}` : null, (desk) => desk.book())
   const name = search.get('name')
-  const shared = useAnswer(snapshot, name, (engine) => engine.sharedName(name ?? ''))
+  const shared = useAnswer(sheet, name, (desk) => desk.sharedName(name ?? ''))
   const [marked, setMarked] = useState<readonly string[]>([])
   const [all, setAll] = useState(false)
   const filter = useMemo(() => readFilter(search), [search])
@@ -80,7 +62,6 @@ export default function BookPage() {
         onClear={() => change((params) => [...params.keys()].forEach((key) => params.delete(key)))}
       />
       <div>
-        <TakenAwayNotice />
         {name && shared?.key === name && shared.value && <NameLookup shared={shared.value} rows={rows} />}
         <Paper component="section" aria-label="Fish of the book" sx={{ p: 2 }}>
           <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap', mb: 1 }}>

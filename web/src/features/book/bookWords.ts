@@ -4,9 +4,3 @@ export const fishPath = (species: string): string => `/book/${encodeURIComponent
 export const comparePath = (species: readonly string[]): string =>
   `/book/compare?${species.map((name) => `fish=${encodeURIComponent(name)}`).join('&')}`
 export const MOST_COMPARED = 4
-
-/** Told to the book's page when a species of the house's own was taken away, so that it can be put back there. */
-export interface TakenAway {
-  readonly id: string
-  readonly name: string
-}

@@ -6,7 +6,10 @@ import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { SpeciesImport, SpeciesImportReport } from '@tender-gill/contract'
 import { useRef, useState, type ChangeEvent } from 'react'
+import { addressOf, operations } from '@tender-gill/contract/operations'
 import { toProblemDetails, useImportSpeciesMutation, useUndoImportMutation } from '../../api/api.ts'
+import { useKitchenId } from '../../kitchen/index.ts'
+import { useUndoable } from '../../notices/index.ts'
 import { BadRows } from '../../shell/BadRows.tsx'
 
 interface ChosenFile {
@@ -15,12 +18,12 @@ interface ChosenFile {
   readonly text: string
 }
 
-const EXPORTS: readonly (readonly [string, string])[] = [
-  ['The whole book, JSON', '/api/species-export?format=json'],
-  ['The whole book, CSV', '/api/species-export?format=csv'],
-  ['The house’s hand alone, JSON', '/api/species-export?format=json&what=house'],
-  ['The house’s hand alone, CSV', '/api/species-export?format=csv&what=house'],
-  ['The schema a file must keep', '/api/species-schema'],
+const EXPORTS: readonly (readonly [words: string, operation: 'exportSpecies' | 'speciesSchema', search: string])[] = [
+  ['The whole book, JSON', 'exportSpecies', '?format=json'],
+  ['The whole book, CSV', 'exportSpecies', '?format=csv'],
+  ['The house’s hand alone, JSON', 'exportSpecies', '?format=json&what=house'],
+  ['The house’s hand alone, CSV', 'exportSpecies', '?format=csv&what=house'],
+  ['The schema a file must keep', 'speciesSchema', ''],
 ]
 
 function describeReport({ rows, good, same, bad }: SpeciesImportReport): string {
@@ -34,16 +37,28 @@ export default function FilesPage() {
   const [file, setFile] = useState<ChosenFile | null>(null)
   const [report, setReport] = useState<SpeciesImportReport | null>(null)
   const [failure, setFailure] = useState<string>()
-  const [undone, setUndone] = useState(false)
+  const undoable = useUndoable()
+  const kitchen = useKitchenId()
   const [bring, { isLoading }] = useImportSpeciesMutation()
   const [undo] = useUndoImportMutation()
   const run = async (chosen: ChosenFile, keep: SpeciesImport['keep']) => {
     setFailure(undefined)
-    setUndone(false)
     const answer = await bring({ format: chosen.format, text: chosen.text, keep })
     if ('error' in answer && answer.error)
       setFailure(toProblemDetails(answer.error)?.detail ?? 'The file could not be read by the server. Try again.')
-    else if (answer.data) setReport(answer.data)
+    else if (answer.data) {
+      const { importId, kept } = answer.data
+      setReport(answer.data)
+      if (importId)
+        void undoable(() => Promise.resolve(importId), {
+          done: `${kept} species kept in the house’s hand.`,
+          undone: 'The import was taken back; everything is as it was.',
+          undo: async (id) => {
+            await undo(id).unwrap()
+            setReport(null)
+          },
+        })
+    }
   }
   const choose = async (event: ChangeEvent<HTMLInputElement>) => {
     const [picked] = event.target.files ?? []
@@ -93,19 +108,7 @@ export default function FilesPage() {
             <Typography variant="h2" component="p" role="status">
               {file.name}. {describeReport(report)}
             </Typography>
-            {importId && !undone && (
-              <Alert
-                severity="success"
-                action={
-                  <Button onClick={() => void undo(importId).then(() => setUndone(true))} color="inherit">
-                    Take it back
-                  </Button>
-                }
-              >
-                {report.kept} species kept in the house’s hand.
-              </Alert>
-            )}
-            {undone && <Alert severity="info">The import was taken back; everything is as it was.</Alert>}
+            {importId && <Typography>{report.kept} species kept in the house’s hand.</Typography>}
             {!importId && report.good > report.same && (
               <Box sx={{ display: 'flex', gap: 1 }}>
                 <Button variant="contained" onClick={() => void run(file, report.bad.length > 0 ? 'good' : 'all')}>
@@ -132,9 +135,9 @@ export default function FilesPage() {
           Take species out
         </Typography>
         <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-          {EXPORTS.map(([words, path]) => (
-            <li key={path} style={{ padding: '6px 0' }}>
-              <a href={path} download={!path.endsWith('schema')}>
+          {EXPORTS.map(([words, operation, search]) => (
+            <li key={words} style={{ padding: '6px 0' }}>
+              <a href={`${addressOf(operations[operation], { kitchen })}${search}`} download={operation === 'exportSpecies'}>
                 {words}
               </a>
             </li>

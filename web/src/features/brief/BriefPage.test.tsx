@@ -26,7 +26,7 @@ describe('the brief', () => {
     await type('What it is called', 'Too many guests')
     await type('Covers', '2')
     await type('Children under 12', '5')
-    await waitFor(() => expect(server.asked.some((one) => one.startsWith('GET /api/offers'))).toBe(true))
+    await waitFor(() => expect(server.asked.some((one) => one.startsWith('GET /api/sheets'))).toBe(true))
     await new Promise((resolve) => setTimeout(resolve, 300))
     send()
     expect(await screen.findByText('names 5 diners, and there are 2 covers')).toBeDefined()
@@ -37,8 +37,8 @@ describe('the brief', () => {
     expect(await box('What it is called')).toHaveProperty('value', 'Harbour stew')
     await type('Covers', '9')
     send()
-    await waitFor(() => expect(server.brief('stew')?.covers).toBe(9))
-    await waitFor(() => expect(window.location.pathname).toBe('/dishes/stew/line-up'))
+    await waitFor(async () => expect((await server.brief('stew'))?.covers).toBe(9))
+    await waitFor(() => expect(window.location.pathname).toBe('/k/lantern/dishes/stew/line-up'))
   })
 
   it('keeps what it does not show: a seed, a pool', async () => {
@@ -47,6 +47,8 @@ describe('the brief', () => {
     })
     await type('Covers', '3')
     send()
-    await waitFor(() => expect(server.brief('odd')).toMatchObject({ covers: 3, seed: 7, pool: ['Gadus morhua', 'Conger conger'] }))
+    await waitFor(async () =>
+      expect(await server.brief('odd')).toMatchObject({ covers: 3, seed: 7, pool: ['Gadus morhua', 'Conger conger'] }),
+    )
   })
 })

@@ -12,8 +12,7 @@ import { useEffect, useState, type ReactNode } from 'react'
 import { Controller, FormProvider, useForm, useFormContext, useWatch } from 'react-hook-form'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { toProblemDetails, useCreateBriefMutation, useKitchenQuery } from '../../api/api.ts'
-import { getEngine } from '../../engine/engine.ts'
-import { useSheet } from '../../engine/useEngine.ts'
+import { useSheet, sitAt, useEngine } from '../../engine/index.ts'
 import type { Dish } from '../../state/useDish.ts'
 import { INK } from '../../theme.ts'
 import { DishGate } from '../DishGate.tsx'
@@ -200,15 +199,10 @@ interface EditorProps {
   readonly onKeep: (brief: Brief) => Promise<readonly Problem[]>
 }
 
-/** Asks the engine whether a brief makes sense, with the same rules as the server. */
-async function checkSense(brief: Brief): Promise<readonly Problem[]> {
-  const answer = await getEngine().lineUp(brief, { shares: false, leftOut: false, rows: 0 })
-  return answer.ok ? [] : answer.error
-}
-
 function Editor({ initial, before, title, action, onChange, onKeep }: EditorProps) {
   const { data: kitchen } = useKitchenQuery()
-  const snapshot = useSheet()
+  const sheet = useSheet()
+  const engine = useEngine()
   const form = useForm<BriefForm>({ defaultValues: initial })
   const [elsewhere, setElsewhere] = useState<readonly Problem[]>([])
   useEffect(() => {
@@ -231,7 +225,9 @@ function Editor({ initial, before, title, action, onChange, onKeep }: EditorProp
       show(read.error)
       return
     }
-    const problems = snapshot ? await checkSense(read.value) : []
+    // With the same rules as the server, and before it is asked.
+    const sense = sheet && (await sitAt(engine, sheet).lineUp(read.value, { shares: false, leftOut: false, rows: 0 }))
+    const problems = sense && !sense.ok ? sense.error : []
     show(problems.length > 0 ? problems : await onKeep(read.value))
   })
   return (

@@ -13,7 +13,7 @@ import { Link } from 'react-router'
 import { useBriefsQuery, useKitchenQuery } from '../../api/api.ts'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { TraitStrip } from '../../drawings/TraitStrip.tsx'
-import { nameQuestion, useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { nameQuestion, useAnswer, useSheet } from '../../engine/index.ts'
 import { Waiting } from '../../shell/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
 import { HEADING, INK } from '../../theme.ts'
@@ -139,34 +139,26 @@ function CompareTable({ columns, brief, onPick, onDrop, standings }: TableProps)
 /** Up to four fish side by side, each trait on one axis, the differences that matter first. */
 export default function ComparePage() {
   const [search, change] = useSearch()
-  const snapshot = useSheet()
+  const sheet = useSheet()
   const { data: dishes = [] } = useBriefsQuery()
   const { data: kitchen } = useKitchenQuery()
   const names = [...new Set(search.getAll('fish'))].slice(0, MOST_COMPARED)
   const dish = dishes.find(({ id }) => id === search.get('dish'))
   const [picked, setPicked] = useState<Readonly<Record<string, string>>>({})
-  const key = snapshot ? `${snapshot}|${names.join('|')}` : null
-  const sheets = useAnswer(snapshot, key, (engine) => engine.sheets(names))
-  const book = useAnswer(snapshot, snapshot ? `book|${snapshot}` : null, (engine) => engine.book())
+  const key = sheet ? `${sheet.name}|${names.join('|')}` : null
+  const sheets = useAnswer(sheet, key, (desk) => desk.sheets(names))
+  const book = useAnswer(sheet, sheet ? `book|${sheet.name}` : null, (desk) => desk.book())
   const pooled = dish && names.length > 0 ? { ...dish.brief, pool: names, allOffers: true } : null
-  const lineUp = useAnswer(
-    snapshot,
-    pooled && nameQuestion(pooled),
-    async (engine) =>
-      await engine.lineUp(pooled ?? { dish: '', method: 'roast', format: 'portion' }, { shares: false, leftOut: true, rows: Infinity }),
+  // The dish is answered from the offers of its own day.
+  const ofDish = useSheet(dish?.brief.date, { skip: dish === undefined })
+  const lineUp = useAnswer(ofDish, pooled && ofDish ? `${ofDish.name}|${nameQuestion(pooled)}` : null, async (desk) =>
+    pooled ? await desk.lineUp(pooled, { shares: false, leftOut: true, rows: Infinity }) : null,
   )
-  const whole = useAnswer(
-    snapshot,
-    dish ? `whole|${nameQuestion(dish.brief)}` : null,
-    async (engine) =>
-      await engine.lineUp(dish?.brief ?? { dish: '', method: 'roast', format: 'portion' }, {
-        shares: false,
-        leftOut: false,
-        rows: Infinity,
-      }),
+  const whole = useAnswer(ofDish, dish && ofDish ? `${ofDish.name}|whole|${nameQuestion(dish.brief)}` : null, async (desk) =>
+    dish ? await desk.lineUp(dish.brief, { shares: false, leftOut: false, rows: Infinity }) : null,
   )
   if (!sheets || sheets.key !== key) return <Waiting what="the comparison" />
-  const answer = pooled && lineUp?.value.ok ? lineUp.value.value.lineUp : null
+  const answer = pooled && lineUp?.value?.ok ? lineUp.value.value.lineUp : null
   const columns = pickColumns(sheets.value, picked, answer)
   const standings = new Map(columns.map(({ sheet, offer }) => [sheet.species, findStanding(offer, answer)]))
   const setFish = (next: readonly string[]) =>
@@ -235,7 +227,7 @@ export default function ComparePage() {
           <PointsCompared rows={answer.ranked.filter(({ offerId }) => columns.some(({ offer }) => offer.id === offerId))} />
         </Box>
       )}
-      {dish && whole?.value.ok && (
+      {dish && whole?.value?.ok && (
         <Box component="section" aria-label="Fit against cost" sx={{ mt: 3 }}>
           <Typography variant="h2" gutterBottom>
             Fit against cost and stock, all who can do it

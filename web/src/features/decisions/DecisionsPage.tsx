@@ -8,7 +8,7 @@ import { FORM_LABEL } from '@tender-gill/core'
 import dayjs from 'dayjs'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { useDecisionQuery, useDecisionsQuery, useRerunDecisionMutation } from '../../api/api.ts'
+import { useDecisionQuery, useDecisionsQuery, useLazyRerunDecisionQuery } from '../../api/api.ts'
 import { Waiting } from '../../shell/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
@@ -55,7 +55,7 @@ function Difference({ title, difference }: { readonly title: string; readonly di
 /** A decision as it was: who stood behind it, read and not worked out anew; and what running it again shows. */
 function Reopened({ id }: { readonly id: string }) {
   const { data } = useDecisionQuery(id)
-  const [rerun, { data: again, isLoading, isError }] = useRerunDecisionMutation()
+  const [rerun, { data: again, isLoading, isError }] = useLazyRerunDecisionQuery()
   if (!data) return <Waiting what="the decision" />
   const { output } = data
   return (
@@ -118,7 +118,7 @@ function DecisionRow({ decision, open, onToggle }: { readonly decision: Decision
 }
 
 function DecisionsView({ dish }: { readonly dish: Dish }) {
-  const { data } = useDecisionsQuery(dish.id)
+  const { data } = useDecisionsQuery({ brief: dish.id })
   const [openId, setOpenId] = useState<string | null>(null)
   if (!data) return <Waiting what="the decisions" />
   return (

@@ -1,30 +1,45 @@
 import type { RankedFish } from '@tender-gill/contract'
 import { useCallback } from 'react'
-import { useDecideMutation } from '../../api/api.ts'
-import { store } from '../../state/store.ts'
+import { useDispatch, useStore } from 'react-redux'
+import { api } from '../../api/api.ts'
+import { draftDropped, draftRebased, draftState } from '../../state/draftsSlice.ts'
+import type { AppDispatch, RootState } from '../../state/store.ts'
 import type { Dish } from '../../state/useDish.ts'
+import { said } from '../../notices/index.ts'
+import { toProblemDetails, useDecideMutation } from '../../api/api.ts'
+import type { BriefRecord } from '@tender-gill/contract'
 
-const LOOK_AGAIN_MS = 200
-const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
-
-/** Waits until the server has the dish as it stands here: a decision keeps what the server reads. @returns false when it will not have it */
-async function untilKept(dishId: string): Promise<boolean> {
-  for (;;) {
-    const draft = store.getState().drafts[dishId]
-    if (!draft) return true
-    if (draft.state === 'conflict' || draft.state === 'refused') return false
-    await wait(LOOK_AGAIN_MS)
-  }
-}
-
-/** Takes a fish for a dish: chosen at once, and kept as a decision with the line-up behind it as soon as the dish itself is kept. */
-export function useDecide({ id, edit }: Pick<Dish, 'id' | 'edit'>): (fish: Pick<RankedFish, 'species' | 'offerId' | 'form'>) => void {
+/**
+ * Takes a fish for a dish, in one command: the dish as it was typed, the choice, and the decision with the line-up behind it. Either all of
+ * it is kept, or nothing, and that is said.
+ */
+export function useDecide({
+  id,
+  brief,
+}: Pick<Dish, 'id' | 'brief'>): (fish: Pick<RankedFish, 'species' | 'offerId' | 'form'>) => Promise<boolean> {
   const [decide] = useDecideMutation()
+  const dispatch = useDispatch<AppDispatch>()
+  const store = useStore<RootState>()
   return useCallback(
-    ({ species, offerId, form }) => {
-      edit({ choice: { species, offerId, form } })
-      void untilKept(id).then((kept) => (kept ? decide({ briefId: id, species, offerId, form }) : undefined))
+    async ({ species, offerId, form }) => {
+      const draft = store.getState().drafts[id]
+      const typed = draft ? { brief, revision: draft.revision } : {}
+      const answer = await decide({ briefId: id, species, offerId, form, ...typed })
+      if (answer.data) {
+        // What was typed is kept with the choice: nothing waits to be sent any more.
+        const record = await dispatch(api.endpoints.brief.initiate(id, { forceRefetch: true, subscribe: false }))
+        if (draft && store.getState().drafts[id]?.input === draft.input) dispatch(draftDropped(id))
+        else if (draft && record.data) {
+          dispatch(draftState({ id, state: 'conflict', theirs: record.data }))
+          dispatch(draftRebased(id))
+        }
+        dispatch(said('done', `${answer.data.common} is taken for ${answer.data.dish}.`))
+        return true
+      }
+      const details = toProblemDetails(answer.error)
+      if (draft && details?.status === 409) dispatch(draftState({ id, state: 'conflict', theirs: details.current as BriefRecord }))
+      return false
     },
-    [decide, edit, id],
+    [brief, decide, dispatch, id, store],
   )
 }

@@ -8,7 +8,7 @@ import { FORMAT_LABEL } from '@tender-gill/core'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { useBriefsQuery, useKitchenQuery } from '../../api/api.ts'
-import { nameQuestion, useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { nameQuestion, useAnswer, useSheet } from '../../engine/index.ts'
 import { FishSearch } from '../../shell/FishSearch.tsx'
 import { Waiting } from '../../shell/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
@@ -65,18 +65,18 @@ function useSeen(species: string) {
   }
 }
 
-/** From fish that were seen: which of the kitchen's dishes they do best, and the ways to cook them, by the same engine. */
+/** From fish that were seen: which of the kitchen's dishes they do best, and the ways to cook them, by the same desk. */
 function FishFirst({ species }: { readonly species: string }) {
   const { data: records } = useBriefsQuery()
   const { data: kitchen } = useKitchenQuery()
   const currency = kitchen?.currency ?? 'EUR'
   const { fish, edit, add, remove } = useSeen(species)
   const names = fish.map((one) => one.species)
-  const snapshot = useSheet()
-  const offers = useAnswer(snapshot, names.join('|'), (engine) => Promise.all(names.map((name) => engine.offersOf(name))))
+  const sheet = useSheet()
+  const offers = useAnswer(sheet, names.join('|'), (desk) => Promise.all(names.map((name) => desk.offersOf(name))))
   const seen = fish.map((one) => toSeenFish(one, currency))
   const key = records ? nameQuestion({ seen, dishes: records.map(({ id, revision }) => `${id}.${revision}`) }) : null
-  const shown = useAnswer(snapshot, key, (engine) => engine.fishFirst(seen, records ?? []))?.value
+  const shown = useAnswer(sheet, key, (desk) => desk.fishFirst(seen, records ?? []))?.value
   const found = offers?.key === names.join('|') ? offers.value : undefined
   if (found?.[0]?.length === 0) return <LaterPage />
   if (!offers) return <Waiting what="the fish" />

@@ -9,7 +9,7 @@ describe('home', () => {
     const rows = within(await screen.findByRole('list', { name: 'Dishes' })).getAllByRole('listitem')
     expect(rows.map((row) => within(row).getByRole('heading').textContent)).toEqual(['Harbour stew', 'Friday fry', 'Staff lunch'])
     for (const row of rows) await waitFor(() => expect(row.textContent).toMatch(/leads, fit \d+, of \d+ that can/))
-    expect(await screen.findByRole('link', { name: 'Atlantic cod' })).toHaveProperty('pathname', '/fish/Gadus%20morhua')
+    expect(await screen.findByRole('link', { name: 'Atlantic cod' })).toHaveProperty('pathname', '/k/lantern/fish/Gadus%20morhua')
   })
 
   it('finds a fish by a misspelt name, with the keyboard, and opens what it is good for', async () => {
@@ -22,7 +22,7 @@ describe('home', () => {
     fireEvent.keyDown(search, { key: 'ArrowUp' })
     fireEvent.keyDown(search, { key: 'Enter' })
     expect(await screen.findByRole('heading', { level: 1, name: 'Atlantic mackerel' })).toBeDefined()
-    expect(window.location.pathname).toBe('/fish/Scomber%20scombrus')
+    expect(window.location.pathname).toBe('/k/lantern/fish/Scomber%20scombrus')
   })
 
   it('says when no fish goes by a name, and Escape clears it', async () => {

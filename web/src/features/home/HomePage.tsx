@@ -4,31 +4,33 @@ import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { BriefRecord, Method } from '@tender-gill/contract'
 import { METHOD_TABLE } from '@tender-gill/core'
-import { useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { useBriefsQuery, usePricesQuery, useRemoveBriefMutation, useRestoreBriefMutation } from '../../api/api.ts'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
-import type { Leader } from '../../engine/createEngine.ts'
-import { useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { useAnswer, useSheet, useOffers } from '../../engine/index.ts'
 import { FishSearch } from '../../shell/FishSearch.tsx'
 import { Waiting } from '../../shell/Waiting.tsx'
 import { HEADING, INK } from '../../theme.ts'
 import { DishAlert } from '../alerts/DishAlert.tsx'
 import { StandingAbsences } from '../absences/StandingAbsences.tsx'
 import { describeMaking, describeServing } from '../dishWords.ts'
-import { useOffers } from '../lineUp/useLineUp.ts'
+import { useUndoable } from '../../notices/index.ts'
 
 const FIRST_METHODS: readonly Method[] = ['pan-sear', 'roast-whole', 'grill', 'poach', 'deep-fry', 'curry', 'stew', 'raw']
 
 interface DishLineProps {
   readonly record: BriefRecord
-  readonly leader: Leader | null | undefined
-  readonly offers: ReturnType<typeof useOffers>
   readonly onRemove: (record: BriefRecord) => void
 }
 
-function DishLine({ record, leader, offers, onRemove }: DishLineProps) {
-  const { id, brief, choice } = record
+function DishLine({ record, onRemove }: DishLineProps) {
+  const { id, revision, brief, choice } = record
+  // Each dish is answered from the offers of its own day.
+  const sheet = useSheet(brief.date)
+  const leaders = useAnswer(sheet, sheet ? `${sheet.name}|${id}.${revision}` : null, (desk) => desk.leaders([record]))?.value
+  const leader = leaders?.[id]
+  const offers = useOffers([choice?.offerId ?? leader?.offerId ?? []].flat(), brief.date)
   const offer = offers.get(choice?.offerId ?? leader?.offerId ?? '')
   return (
     <Box
@@ -75,29 +77,20 @@ function DishLine({ record, leader, offers, onRemove }: DishLineProps) {
 }
 
 function Dishes({ records }: { readonly records: readonly BriefRecord[] }) {
-  const snapshot = useSheet()
-  const key = records.map(({ id, revision }) => `${id}.${revision}`).join(',')
-  const leaders = useAnswer(snapshot, key, (engine) => engine.leaders(records))?.value
-  const ids = useMemo(() => records.flatMap(({ id, choice }) => choice?.offerId ?? leaders?.[id]?.offerId ?? []), [records, leaders])
-  const offers = useOffers(ids, undefined)
   const [remove] = useRemoveBriefMutation()
   const [restore] = useRestoreBriefMutation()
-  const [gone, setGone] = useState<BriefRecord | null>(null)
-  const onRemove = (record: BriefRecord) =>
-    void remove({ id: record.id, revision: record.revision }).then(({ data }) => data && setGone(record))
+  const undoable = useUndoable()
+  const onRemove = ({ id, revision, brief }: BriefRecord) =>
+    void undoable(() => remove({ id, revision }).unwrap(), {
+      done: `“${brief.dish}” was taken away.`,
+      undone: `“${brief.dish}” is back.`,
+      undo: () => restore(id).unwrap(),
+    })
   return (
     <>
-      <div role="status">
-        {gone && (
-          <Box sx={{ p: 1, borderLeft: `5px solid ${INK.roe}`, bgcolor: INK.slab, display: 'flex', gap: 1, alignItems: 'center' }}>
-            “{gone.brief.dish}” was taken away.
-            <Button onClick={() => void restore(gone.id).then(() => setGone(null))}>Put it back</Button>
-          </Box>
-        )}
-      </div>
       <Box component="ul" aria-label="Dishes" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {records.map((record) => (
-          <DishLine key={record.id} record={record} leader={leaders?.[record.id]} offers={offers} onRemove={onRemove} />
+          <DishLine key={record.id} record={record} onRemove={onRemove} />
         ))}
       </Box>
     </>
@@ -125,7 +118,7 @@ const MOST_ON_LIST = 14
 function OnTheLists() {
   const { data: prices = [] } = usePricesQuery()
   const species = useMemo(() => [...new Set(prices.map(({ price }) => price.species))].slice(0, MOST_ON_LIST), [prices])
-  const names = useAnswer(useSheet(), species.join(',') || null, (engine) => engine.commonNames(species))?.value
+  const names = useAnswer(useSheet(), species.join(',') || null, (desk) => desk.commonNames(species))?.value
   if (!names) return null
   return (
     <>

@@ -21,8 +21,8 @@ describe('how the house leans', () => {
     await choose('Wild or farmed', /wild first/)
     await choose('Whole or cut', /cut by the merchant/)
     await choose('How far it is cooked', /^moist/)
-    await waitFor(() =>
-      expect(server.leanings()).toEqual({
+    await waitFor(async () =>
+      expect(await server.leanings()).toEqual({
         usualPortionCost: { perPortion: 4.5, currency: 'EUR' },
         trim: { perKg: 2, currency: 'EUR' },
         origin: 'wild',
@@ -37,14 +37,14 @@ describe('how the house leans', () => {
     const server = await openPage('/house', KITCHEN)
     const usual = await field(/portion of fish usually costs/)
     enter(usual, '4')
-    await waitFor(() => expect(server.leanings().usualPortionCost).toBeDefined())
+    await waitFor(async () => expect((await server.leanings()).usualPortionCost).toBeDefined())
     enter(usual, 'a lot')
     expect(await screen.findByText('A number above 0, or nothing')).toBeDefined()
     expect(usual).toHaveProperty('value', 'a lot')
     fireEvent.keyDown(usual, { key: 'Escape' })
     expect(usual).toHaveProperty('value', '4.00')
     enter(usual, '')
-    await waitFor(() => expect(server.leanings()).toEqual({}))
+    await waitFor(async () => expect(await server.leanings()).toEqual({}))
   })
 
   it('sets how much a trait matters here, and leaves it to each method again', async () => {
@@ -52,9 +52,9 @@ describe('how the house leans', () => {
     const rows = within(await screen.findByRole('list', { name: 'What matters here' })).getAllByRole('listitem')
     const fat = rows.find(({ textContent }) => textContent?.startsWith('Fat')) as HTMLElement
     fireEvent.click(within(fat).getByRole('radio', { name: 'Fat matters 4 of 5' }))
-    await waitFor(() => expect(server.leanings()).toEqual({ asks: { fat: { pull: 4 } } }))
+    await waitFor(async () => expect(await server.leanings()).toEqual({ asks: { fat: { pull: 4 } } }))
     fireEvent.click(await within(fat).findByRole('button', { name: 'Fat as each method has it' }))
-    await waitFor(() => expect(server.leanings()).toEqual({}))
+    await waitFor(async () => expect(await server.leanings()).toEqual({}))
   })
 
   it('says that it could not be kept while the database is away', async () => {
@@ -64,6 +64,6 @@ describe('how the house leans', () => {
     enter(usual, '5')
     expect(await screen.findByText('The database does not answer')).toBeDefined()
     expect(usual).toHaveProperty('value', '5')
-    expect(server.leanings()).toEqual({})
+    expect(await server.leanings()).toEqual({})
   })
 })

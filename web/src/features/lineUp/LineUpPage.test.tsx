@@ -42,10 +42,10 @@ describe('the line-up', () => {
     const from = screen.getByRole('textbox', { name: 'Firmness from' })
     fireEvent.change(from, { target: { value: '7' } })
     fireEvent.keyDown(from, { key: 'Enter' })
-    await waitFor(() => expect(server.brief('stew')?.asks?.firmness?.from).toBe(7))
+    await waitFor(async () => expect((await server.brief('stew'))?.asks?.firmness?.from).toBe(7))
     const ask = screen.getByRole('region', { name: 'Firmness' })
     fireEvent.click(await within(ask).findByRole('button', { name: 'As the method has it' }))
-    await waitFor(() => expect(server.brief('stew')?.asks?.firmness).toBeUndefined())
+    await waitFor(async () => expect((await server.brief('stew'))?.asks?.firmness).toBeUndefined())
   })
 
   it('says who was left out, why, and lets one in by changing the brief', async () => {

@@ -22,8 +22,9 @@ import { withAsk } from './editAsks.ts'
 import { FishRow, ROW_COLUMNS } from './FishRow.tsx'
 import { LeftOut } from './LeftOut.tsx'
 import { useTurning } from './TurningList.tsx'
-import { useLineUp, useOffers } from './useLineUp.ts'
+import { useLineUp } from './useLineUp.ts'
 import { describeVerdict, type Verdict } from './verdict.ts'
+import { useOffers } from '../../engine/index.ts'
 
 const SHOWN_AT_FIRST = 8
 const STRIPS = 3

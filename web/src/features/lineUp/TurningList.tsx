@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography'
 import type { Brief } from '@tender-gill/contract'
 import type { TurningKind, TurningPoint, TurningPoints } from '@tender-gill/contract'
 import { applyOpenings } from '@tender-gill/core'
-import { nameQuestion, useAnswer, useSheet, type Answer } from '../../engine/useEngine.ts'
+import { nameQuestion, useAnswer, useSheet, type Answer } from '../../engine/index.ts'
 import { INK } from '../../theme.ts'
 
 const AFTER_MS = 400
@@ -18,14 +18,14 @@ const KIND_WORDS: Record<TurningKind, string> = {
 
 /** What would change the answer, asked a moment after the dish came to rest; null asks nothing. */
 export function useTurning(brief: Brief | null, winner: string | null): Answer<TurningPoints | null> | undefined {
-  const snapshot = useSheet(brief?.date)
-  const key = brief ? `turn|${winner ?? ''}|${nameQuestion(brief)}` : null
+  const sheet = useSheet(brief?.date, { skip: brief === null })
+  const key = sheet && brief ? `${sheet.name}|turn|${winner ?? ''}|${nameQuestion(brief)}` : null
   return useAnswer(
-    snapshot,
+    sheet,
     key,
-    async (engine) => {
-      const answer = await engine.turningPoints(brief ?? { dish: '', method: 'roast', format: 'portion' }, winner)
-      return answer.ok ? answer.value : null
+    async (desk) => {
+      const answer = brief && (await desk.turningPoints(brief, winner))
+      return answer?.ok ? answer.value : null
     },
     AFTER_MS,
   )

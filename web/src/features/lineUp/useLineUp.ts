@@ -1,8 +1,7 @@
 import { proxy } from 'comlink'
 import { useCallback, useEffect, useMemo, useState } from 'react'
-import type { Brief, LineUp, Problem, ResolvedOffer } from '@tender-gill/contract'
-import { getEngine } from '../../engine/engine.ts'
-import { nameQuestion, useAnswer, useSheet } from '../../engine/useEngine.ts'
+import type { Brief, LineUp, Problem } from '@tender-gill/contract'
+import { nameQuestion, useAnswer, useEngine, useSheet } from '../../engine/index.ts'
 
 export type LineUpState =
   | { readonly status: 'waiting' }
@@ -31,20 +30,21 @@ interface LineUpOptions {
 
 /** The line-up of a brief: exact fit at once, shares and the left-out 150 ms after the last change. */
 export function useLineUp(brief: Brief, { held = false, rows = Infinity }: LineUpOptions = {}): LineUpState {
-  const snapshot = useSheet(brief.date)
-  const key = snapshot ? `${snapshot}|${nameQuestion(brief)}` : null
+  const sheet = useSheet(brief.date)
+  const engine = useEngine()
+  const key = sheet ? `${sheet.name}|${nameQuestion(brief)}` : null
   const exact = useAnswer(
-    snapshot,
+    sheet,
     key && `${rows}|${key}`,
-    async (engine) => await engine.lineUp(brief, { shares: false, leftOut: false, rows: held ? rows : Infinity }),
+    async (desk) => await desk.lineUp(brief, { shares: false, leftOut: false, rows: held ? rows : Infinity }),
   )
   const [progress, setProgress] = useState<{ readonly key: string | null; readonly share: number } | null>(null)
   const full = useAnswer(
-    snapshot,
+    sheet,
     held ? null : key,
-    async (engine) => {
+    async (desk) => {
       const watch = proxy((share: number) => setProgress({ key, share }))
-      return await engine.lineUp(brief, { shares: true, leftOut: true, rows: Infinity }, watch)
+      return await desk.lineUp(brief, { shares: true, leftOut: true, rows: Infinity }, watch)
     },
     SHARES_AFTER_MS,
   )
@@ -53,15 +53,15 @@ export function useLineUp(brief: Brief, { held = false, rows = Infinity }: LineU
   useEffect(
     () => () => {
       setLeftKey(null)
-      void getEngine().leaveStudy()
+      void engine.leaveStudy()
     },
-    [key],
+    [engine, key],
   )
   // Left is left, even where the last draw was done while the word was on its way.
   const leave = useCallback(() => {
     setLeftKey(key)
-    void getEngine().leaveStudy()
-  }, [key])
+    void engine.leaveStudy()
+  }, [engine, key])
   const complete = full !== undefined && full.key === key
   const answer = complete ? full.value : (exact ?? full)?.value
   const now = answer?.ok ? answer.value : undefined
@@ -85,27 +85,4 @@ export function useLineUp(brief: Brief, { held = false, rows = Infinity }: LineU
     left,
     leave,
   }
-}
-
-/** Offers fetched from the worker so far, of one sheet: rows come and go while a band moves, and most have been seen. */
-let seen: { readonly snapshot: string; readonly offers: Map<string, ResolvedOffer> } = { snapshot: '', offers: new Map() }
-
-function offersSeen(snapshot: string): Map<string, ResolvedOffer> {
-  if (seen.snapshot !== snapshot) seen = { snapshot, offers: new Map() }
-  return seen.offers
-}
-const NONE: ReadonlyMap<string, ResolvedOffer> = new Map()
-
-/** The offers behind some rows, for their drawings. */
-export function useOffers(ids: readonly string[], date: string | undefined): ReadonlyMap<string, ResolvedOffer> {
-  const snapshot = useSheet(date)
-  const known = snapshot ? offersSeen(snapshot) : NONE
-  const wanted = ids.filter((id) => !known.has(id)).sort()
-  const key = wanted.join(',')
-  useAnswer(snapshot, key === '' ? null : key, async (engine) => {
-    const fetched = await engine.offers(wanted)
-    if (snapshot) for (const offer of fetched) offersSeen(snapshot).set(offer.id, offer)
-    return fetched.length
-  })
-  return known
 }

@@ -7,12 +7,13 @@ import Typography from '@mui/material/Typography'
 import type { Stock, StockRecord } from '@tender-gill/contract'
 import { computeStockStanding } from '@tender-gill/core'
 import { useState } from 'react'
-import { useRemoveStockMutation, useSaveStockMutation } from '../../api/api.ts'
+import { useRemoveStockMutation, useRestoreStockMutation, useSaveStockMutation } from '../../api/api.ts'
 import { Shoal } from '../../drawings/Shoal.tsx'
 import { HEADING } from '../../theme.ts'
 import { ofHundred } from '../dishWords.ts'
 import { describePlace, partsOf, readNumber, setPart, setPlace, setYear, type PartField } from './stockForm.ts'
 import { useKept } from './useKept.ts'
+import { useUndoable } from '../../notices/index.ts'
 
 const OLDEST_YEAR = 1950
 
@@ -72,18 +73,25 @@ interface EvidenceProps {
   readonly record: StockRecord
   readonly name: string
   readonly year: number
-  readonly onGone: (record: StockRecord) => void
 }
 
 /** The evidence on one stock, its standing and what that rests on; kept as it is typed. */
-export function Evidence({ record, name, year, onGone }: EvidenceProps) {
+export function Evidence({ record, name, year }: EvidenceProps) {
   const [save] = useSaveStockMutation()
   const [remove] = useRemoveStockMutation()
+  const [restore] = useRestoreStockMutation()
+  const undoable = useUndoable()
   const { value, change, state } = useKept<Stock>(record.stock, async (stock) => {
     const { data } = await save({ id: record.id, revision: record.revision, input: { stock } })
     return data !== undefined
   })
   const standing = computeStockStanding(value, year)
+  const takeAway = () =>
+    void undoable(() => remove({ id: record.id, revision: record.revision }).unwrap(), {
+      done: `The evidence on ${name} was taken away.`,
+      undone: `The evidence on ${name} is back.`,
+      undo: () => restore(record.id).unwrap(),
+    })
   return (
     <Paper component="section" aria-label={`Evidence on ${name}`} sx={{ p: 2 }}>
       <Typography variant="h1" component="h2">
@@ -121,7 +129,7 @@ export function Evidence({ record, name, year, onGone }: EvidenceProps) {
         ))}
       </Box>
       <Box sx={{ display: 'flex', gap: 1, mt: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
-        <Button size="small" onClick={() => void remove(record).then(({ data }) => data && onGone(data))}>
+        <Button size="small" onClick={takeAway}>
           Take this evidence away
         </Button>
         <Typography variant="body2" role="status" color="text.secondary">

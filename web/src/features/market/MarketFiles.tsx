@@ -4,9 +4,18 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { MarketFileReport } from '@tender-gill/contract'
 import { useRef, useState, type ChangeEvent } from 'react'
-import { toProblemDetails, useBringMarketFileMutation, useUndoMarketFileMutation } from '../../api/api.ts'
-
+import { addressOf, operations } from '@tender-gill/contract/operations'
+import {
+  toProblemDetails,
+  useBringSeasonsFileMutation,
+  useBringStocksFileMutation,
+  useUndoSeasonsFileMutation,
+  useUndoStocksFileMutation,
+} from '../../api/api.ts'
+import { useKitchenId } from '../../kitchen/index.ts'
+import { useUndoable } from '../../notices/index.ts'
 import { BadRows } from '../../shell/BadRows.tsx'
+
 const WORDS = { seasons: 'years', stocks: 'rows of evidence' } as const
 
 /** Years or evidence out and in as a CSV file: looked through first, kept when the person says so, taken back in one press. */
@@ -15,13 +24,29 @@ export function MarketFiles({ what }: { readonly what: 'seasons' | 'stocks' }) {
   const [text, setText] = useState('')
   const [report, setReport] = useState<MarketFileReport | null>(null)
   const [failure, setFailure] = useState<string>()
-  const [bring] = useBringMarketFileMutation()
-  const [undo] = useUndoMarketFileMutation()
+  const kitchen = useKitchenId()
+  const undoable = useUndoable()
+  const [bringSeasons] = useBringSeasonsFileMutation()
+  const [bringStocks] = useBringStocksFileMutation()
+  const [undoSeasons] = useUndoSeasonsFileMutation()
+  const [undoStocks] = useUndoStocksFileMutation()
+  const [bring, undo] = what === 'seasons' ? [bringSeasons, undoSeasons] : [bringStocks, undoStocks]
   const run = async (content: string, keep: 'nothing' | 'all' | 'good') => {
     setFailure(undefined)
-    const { data, error } = await bring({ what, text: content, keep })
-    if (data) setReport(data)
-    else setFailure(toProblemDetails(error)?.detail ?? 'The file could not be read by the server. Try again.')
+    const { data, error } = await bring({ text: content, keep })
+    if (data) {
+      const { brought, replaced } = data
+      setReport(data)
+      if (brought.length > 0)
+        void undoable(() => Promise.resolve({ brought, replaced }), {
+          done: `${brought.length} ${WORDS[what]} kept, ${replaced.length} replaced.`,
+          undone: 'The file was taken back; everything is as it was.',
+          undo: async (ids) => {
+            await undo(ids).unwrap()
+            setReport(null)
+          },
+        })
+    } else setFailure(toProblemDetails(error)?.detail ?? 'The file could not be read by the server. Try again.')
   }
   const choose = async (event: ChangeEvent<HTMLInputElement>) => {
     const [picked] = event.target.files ?? []
@@ -35,7 +60,7 @@ export function MarketFiles({ what }: { readonly what: 'seasons' | 'stocks' }) {
   return (
     <Box component="section" aria-label="As a file" sx={{ mt: 1.5 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
-        <a href={`/api/${what}-file`} download>
+        <a href={addressOf(operations[`${what}File`], { kitchen })} download>
           Take out as CSV
         </a>
         <Button size="small" onClick={() => input.current?.click()}>
@@ -63,19 +88,9 @@ export function MarketFiles({ what }: { readonly what: 'seasons' | 'stocks' }) {
               </Button>
             )}
             {kept && (
-              <Alert
-                severity="success"
-                action={
-                  <Button
-                    color="inherit"
-                    onClick={() => void undo({ what, brought: report.brought, replaced: report.replaced }).then(() => setReport(null))}
-                  >
-                    Take it back
-                  </Button>
-                }
-              >
+              <Typography>
                 {report.brought.length} {WORDS[what]} kept, {report.replaced.length} replaced.
-              </Alert>
+              </Typography>
             )}
           </>
         )}

@@ -2,12 +2,11 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
-import type { StockRecord } from '@tender-gill/contract'
 import { computeStockStanding } from '@tender-gill/core'
 import { useState } from 'react'
-import { useCreateStockMutation, useKitchenQuery, useRestoreStockMutation, useStocksQuery } from '../../api/api.ts'
+import { useCreateStockMutation, useKitchenQuery, useStocksQuery } from '../../api/api.ts'
 import { Shoal } from '../../drawings/Shoal.tsx'
-import { useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { useAnswer, useSheet } from '../../engine/index.ts'
 import { FishSearch } from '../../shell/FishSearch.tsx'
 import { Waiting } from '../../shell/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
@@ -15,7 +14,7 @@ import { HEADING } from '../../theme.ts'
 import { Evidence } from './Evidence.tsx'
 import { MarketFiles } from './MarketFiles.tsx'
 import { MarketRooms } from './MarketRooms.tsx'
-import { GoneNotice, RoomGrid, SideName, SideRow } from './SideList.tsx'
+import { RoomGrid, SideName, SideRow } from './SideList.tsx'
 import { describePlace } from './stockForm.ts'
 
 /** What the kitchen keeps on the stocks it buys from, each with its standing and what that rests on. */
@@ -24,11 +23,9 @@ export default function StocksPage() {
   const { data: kitchen } = useKitchenQuery()
   const { data: records } = useStocksQuery()
   const [create] = useCreateStockMutation()
-  const [restore] = useRestoreStockMutation()
-  const [gone, setGone] = useState<StockRecord | null>(null)
   const [origin, setOrigin] = useState<'wild' | 'farmed'>('wild')
   const species = records?.map(({ stock }) => stock.species) ?? []
-  const names = useAnswer(useSheet(), species.join(',') || null, (engine) => engine.commonNames(species))?.value ?? {}
+  const names = useAnswer(useSheet(), species.join(',') || null, (desk) => desk.commonNames(species))?.value ?? {}
   if (!records || !kitchen) return <Waiting what="the stocks" />
   const year = Number(kitchen.today.slice(0, 4))
   const rows = records
@@ -59,10 +56,6 @@ export default function StocksPage() {
             ))}
           </Box>
           <FishSearch label={`Add a ${origin} stock`} onPick={(fish) => void add(fish)} />
-          <GoneNotice
-            words={gone && `The evidence on ${names[gone.stock.species] ?? gone.stock.species} was taken away.`}
-            onBack={() => gone && void restore(gone.id).then(() => setGone(null))}
-          />
           {rows.length === 0 && (
             <Typography sx={{ mt: 1 }}>No evidence is kept on any stock. Every shoal is hollow until some is.</Typography>
           )}
@@ -88,15 +81,7 @@ export default function StocksPage() {
             <a href="/market/standing">How a standing is worked out</a>.
           </Typography>
         </Paper>
-        {chosen && (
-          <Evidence
-            key={chosen.id}
-            record={chosen}
-            name={names[chosen.stock.species] ?? chosen.stock.species}
-            year={year}
-            onGone={setGone}
-          />
-        )}
+        {chosen && <Evidence key={chosen.id} record={chosen} name={names[chosen.stock.species] ?? chosen.stock.species} year={year} />}
       </RoomGrid>
     </Box>
   )

@@ -3,17 +3,17 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import type { SeasonRecord } from '@tender-gill/contract'
+import type { Season, SeasonRecord } from '@tender-gill/contract'
 import { useState } from 'react'
-import { useCreateSeasonMutation, useKitchenQuery, useRestoreSeasonMutation, useSeasonsQuery } from '../../api/api.ts'
+import { useCreateSeasonMutation, useKitchenQuery, useSeasonsQuery } from '../../api/api.ts'
 import { Tide } from '../../drawings/Tide.tsx'
-import { useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { useAnswer, useSheet } from '../../engine/index.ts'
 import { FishSearch } from '../../shell/FishSearch.tsx'
 import { Waiting } from '../../shell/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
 import { MarketFiles } from './MarketFiles.tsx'
 import { MarketRooms } from './MarketRooms.tsx'
-import { GoneNotice, RoomGrid, SideName, SideRow } from './SideList.tsx'
+import { RoomGrid, SideName, SideRow } from './SideList.tsx'
 import { Year } from './Year.tsx'
 import { startYear } from './yearEdit.ts'
 
@@ -47,11 +47,9 @@ export default function WatersPage() {
   const { data: kitchen } = useKitchenQuery()
   const { data: records } = useSeasonsQuery()
   const [create] = useCreateSeasonMutation()
-  const [restore] = useRestoreSeasonMutation()
-  const [gone, setGone] = useState<SeasonRecord | null>(null)
   const [other, setOther] = useState('')
   const species = records?.map(({ season }) => season.species) ?? []
-  const names = useAnswer(useSheet(), species.join(',') || null, (engine) => engine.commonNames(species))?.value ?? {}
+  const names = useAnswer(useSheet(), species.join(',') || null, (desk) => desk.commonNames(species))?.value ?? {}
   if (!records || !kitchen) return <Waiting what="the waters" />
   const waters = [...new Set(records.map(({ season }) => season.water))].sort()
   const water = search.get('water') ?? waters[0] ?? ''
@@ -60,10 +58,14 @@ export default function WatersPage() {
     .sort((a, b) => ((names[a.season.species] ?? '') < (names[b.season.species] ?? '') ? -1 : 1))
   const chosen = rows.find(({ id }) => id === search.get('year')) ?? rows[0]
   const month = Number(kitchen.today.slice(5, 7))
+  const addYear = async (season: Season) => {
+    const { data } = await create({ season })
+    if (data) change((params) => params.set('year', data.id))
+  }
   const add = async (fish: string) => {
     const there = rows.find(({ season }) => season.species === fish)
-    const made = there ?? (await create({ season: startYear(fish, water) })).data
-    if (made) change((params) => params.set('year', made.id))
+    if (there) change((params) => params.set('year', there.id))
+    else await addYear(startYear(fish, water))
   }
   return (
     <Box sx={{ mt: 1 }}>
@@ -105,10 +107,6 @@ export default function WatersPage() {
             />
             <Button type="submit">Open</Button>
           </Box>
-          <GoneNotice
-            words={gone && `The year of ${names[gone.season.species] ?? gone.season.species} was taken away.`}
-            onBack={() => gone && void restore(gone.id).then(() => setGone(null))}
-          />
           {rows.length === 0 && (
             <Typography gutterBottom>
               Nothing is kept of {water === '' ? 'any water' : water} yet. Name a fish that comes from it.
@@ -133,8 +131,7 @@ export default function WatersPage() {
             record={chosen}
             name={names[chosen.season.species] ?? chosen.season.species}
             month={month}
-            onGone={setGone}
-            onAnother={(season) => void create({ season }).then(({ data }) => data && change((params) => params.set('year', data.id)))}
+            onAnother={(season) => void addYear(season)}
           />
         )}
       </RoomGrid>

@@ -5,11 +5,12 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { Season, SeasonRecord } from '@tender-gill/contract'
 import { useState } from 'react'
-import { useRemoveSeasonMutation, useSaveSeasonMutation } from '../../api/api.ts'
+import { useRemoveSeasonMutation, useRestoreSeasonMutation, useSaveSeasonMutation } from '../../api/api.ts'
 import { describeTide } from '../../drawings/Tide.tsx'
 import { useKept } from './useKept.ts'
 import { setGear, setLeastCm, shiftHalfYear } from './yearEdit.ts'
 import { YearPainter } from './YearPainter.tsx'
+import { useUndoable } from '../../notices/index.ts'
 
 /** The closed times of a year, as months and days. */
 function Closures({ season, onChange }: { readonly season: Season; readonly onChange: (season: Season) => void }) {
@@ -48,20 +49,27 @@ interface YearProps {
   readonly record: SeasonRecord
   readonly name: string
   readonly month: number
-  readonly onGone: (record: SeasonRecord) => void
   /** Opens a year of the same fish in the same water by another gear. */
   readonly onAnother: (season: Season) => void
 }
 
 /** One fish's year in one water, painted and kept. */
-export function Year({ record, name, month, onGone, onAnother }: YearProps) {
+export function Year({ record, name, month, onAnother }: YearProps) {
   const [save] = useSaveSeasonMutation()
   const [remove] = useRemoveSeasonMutation()
+  const [restore] = useRestoreSeasonMutation()
+  const undoable = useUndoable()
   const [opened] = useState(record.season)
   const { value, change, state } = useKept<Season>(record.season, async (season) => {
     const { data } = await save({ id: record.id, revision: record.revision, input: { season } })
     return data !== undefined
   })
+  const takeAway = () =>
+    void undoable(() => remove({ id: record.id, revision: record.revision }).unwrap(), {
+      done: `The year of ${name} was taken away.`,
+      undone: `The year of ${name} is back.`,
+      undo: () => restore(record.id).unwrap(),
+    })
   return (
     <Paper component="section" aria-label={`The year of ${name}`} sx={{ p: 2 }}>
       <Typography variant="h1" component="h2">
@@ -98,7 +106,7 @@ export function Year({ record, name, month, onGone, onAnother }: YearProps) {
         <Button size="small" onClick={() => onAnother({ ...value, gear: 'another gear' })}>
           A year by another gear
         </Button>
-        <Button size="small" onClick={() => void remove(record).then(({ data }) => data && onGone(data))}>
+        <Button size="small" onClick={takeAway}>
           Take this year away
         </Button>
         <Typography variant="body2" role="status" color="text.secondary">

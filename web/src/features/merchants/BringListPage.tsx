@@ -15,6 +15,7 @@ import { INK } from '../../theme.ts'
 import { MarketRooms } from '../market/MarketRooms.tsx'
 import { NamesToSettle } from './NamesToSettle.tsx'
 import { ReadingForm } from './ReadingForm.tsx'
+import { useUndoable } from '../../notices/index.ts'
 
 /** The first rows as they stand in the list. */
 function Sample({ headings, sample }: Pick<PriceListReport, 'headings' | 'sample'>) {
@@ -76,12 +77,11 @@ function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly 
   const [names, setNames] = useState<readonly SettledName[]>([])
   const [report, setReport] = useState<PriceListReport>()
   const [failure, setFailure] = useState<string>()
-  const [undone, setUndone] = useState(false)
+  const undoable = useUndoable()
   const [bring, { isLoading }] = useBringListMutation()
   const [takeBack] = useTakeListBackMutation()
   const run = async (patch: Partial<PriceListInput>) => {
     setFailure(undefined)
-    setUndone(false)
     const answer = await bring({
       ...{ merchantId: record.id, date, text, names: [...names], keep: 'nothing' as const },
       ...(fileName === undefined ? {} : { fileName }),
@@ -89,8 +89,18 @@ function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly 
       ...patch,
     })
     if (answer.data) {
+      const { list, same } = answer.data
       setReport(answer.data)
       setReading(answer.data.reading)
+      if (list && !same)
+        void undoable(() => Promise.resolve(list.id), {
+          done: list.quotes === 1 ? 'One price counts from now on.' : `${list.quotes} prices count from now on.`,
+          undone: 'The list was taken back; everything is as it was.',
+          undo: async (id) => {
+            await takeBack(id).unwrap()
+            setReport((now) => now && { ...now, list: null })
+          },
+        })
     } else
       setFailure(
         toProblemDetails(answer.error)?.problems[0]?.message ?? 'The list could not be read by the server. What you pasted is still here.',
@@ -165,15 +175,8 @@ function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly 
           <Typography variant="h2" component="p" role="status">
             {describeReport(report)}.
           </Typography>
-          {kept && !undone && (
-            <Alert
-              severity="success"
-              action={
-                <Button color="inherit" onClick={() => void takeBack(kept.id).then(() => setUndone(true))}>
-                  Take it back
-                </Button>
-              }
-            >
+          {kept && (
+            <Alert severity="success">
               {report.same
                 ? 'This list was here already; nothing changed.'
                 : kept.quotes === 1
@@ -182,8 +185,7 @@ function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly 
               <Link to="/market">See the slab</Link>
             </Alert>
           )}
-          {undone && <Alert severity="info">The list was taken back; everything is as it was.</Alert>}
-          {(!kept || undone) && report.good > 0 && (
+          {!kept && report.good > 0 && (
             <Button
               variant="contained"
               sx={{ justifySelf: 'start' }}

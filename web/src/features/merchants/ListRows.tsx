@@ -7,11 +7,11 @@ import { useState } from 'react'
 import { usePriceListQuery, usePutListBackMutation, useSettleNamesMutation, useTakeListBackMutation } from '../../api/api.ts'
 import { INK } from '../../theme.ts'
 import { formatMoney } from '../dishWords.ts'
-import { useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { useAnswer, useSheet } from '../../engine/index.ts'
 import { BadRows } from '../../shell/BadRows.tsx'
-import { GoneNotice } from '../market/SideList.tsx'
 import { NamesToSettle } from './NamesToSettle.tsx'
 import { sayDay } from './orderWords.ts'
+import { useUndoable } from '../../notices/index.ts'
 
 const FIRST_SHOWN = 8
 const UNIT_WORDS = { kg: 'a kilo', lb: 'a pound', each: 'each', box: 'a box' } as const
@@ -21,11 +21,11 @@ function OpenList({ id }: { readonly id: string }) {
   const { data } = usePriceListQuery(id)
   const [settle] = useSettleNamesMutation()
   const species = [...new Set(data?.quotes.map((quote) => quote.species))]
-  const names = useAnswer(useSheet(), species.join(',') || null, (engine) => engine.commonNames(species))?.value ?? {}
+  const names = useAnswer(useSheet(), species.join(',') || null, (desk) => desk.commonNames(species))?.value ?? {}
   if (!data) return null
   return (
     <Box sx={{ pl: 2, pb: 1, display: 'grid', gap: 1 }}>
-      <NamesToSettle names={data.open} action="Settle these names" onSettle={(names) => void settle({ names })} />
+      <NamesToSettle names={data.open} action="Settle these names" onSettle={(names) => void settle({ names: [...names] })} />
       <BadRows rows={data.bad.map(({ line, column, message }) => ({ line, at: column, message }))} />
       <Box component="ul" aria-label="Rows kept" sx={{ m: 0, pl: 2, columns: { md: 2 } }}>
         {data.quotes.map(({ species: name, form, price, currency, unit, grade, eachG, minimumKg }, i) => (
@@ -45,16 +45,18 @@ function OpenList({ id }: { readonly id: string }) {
 export function ListRows({ lists, today }: { readonly lists: readonly PriceList[]; readonly today: string }) {
   const [open, setOpen] = useState<string | null>(null)
   const [all, setAll] = useState(false)
-  const [gone, setGone] = useState<PriceList | null>(null)
+  const undoable = useUndoable()
   const [takeBack] = useTakeListBackMutation()
   const [putBack] = usePutListBackMutation()
+  const take = ({ id, date }: PriceList) =>
+    void undoable(() => takeBack(id).unwrap(), {
+      done: `The list of ${sayDay(date, today)} was taken back; its prices no longer count.`,
+      undone: `The list of ${sayDay(date, today)} counts again.`,
+      undo: () => putBack(id).unwrap(),
+    })
   const shown = all ? lists : lists.slice(0, FIRST_SHOWN)
   return (
     <>
-      <GoneNotice
-        words={gone && `The list of ${sayDay(gone.date, today)} was taken back; its prices no longer count.`}
-        onBack={() => gone && void putBack(gone.id).then(() => setGone(null))}
-      />
       {lists.length === 0 && <Typography>No list is kept yet.</Typography>}
       <Box component="ul" aria-label="Lists" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {shown.map((list) => (
@@ -67,11 +69,7 @@ export function ListRows({ lists, today }: { readonly lists: readonly PriceList[
                 {list.quotes} prices{list.bad > 0 ? `, ${list.bad} rows not kept` : ''},{' '}
                 {list.source === 'feed' ? 'from the feed' : (list.fileName ?? 'typed in')}
               </Typography>
-              <Button
-                size="small"
-                aria-label={`Take the list of ${sayDay(list.date, today)} back`}
-                onClick={() => void takeBack(list.id).then(({ data }) => data && setGone(data))}
-              >
+              <Button size="small" aria-label={`Take the list of ${sayDay(list.date, today)} back`} onClick={() => take(list)}>
                 Take back
               </Button>
             </Box>

@@ -20,12 +20,13 @@ import { Waiting } from '../../shell/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
 import { HEADING } from '../../theme.ts'
 import { MarketRooms } from '../market/MarketRooms.tsx'
-import { GoneNotice, RoomGrid, SideName, SideRow } from '../market/SideList.tsx'
+import { RoomGrid, SideName, SideRow } from '../market/SideList.tsx'
 import { describeFeed, LookNow } from './FeedNotice.tsx'
 import { ListRows } from './ListRows.tsx'
 import { MerchantEditor } from './MerchantEditor.tsx'
 import { sayOrder } from './orderWords.ts'
 import { readLocalTime } from './readLocalTime.ts'
+import { useUndoable } from '../../notices/index.ts'
 
 /** The merchants a kitchen buys from: their days, their lists, and the feeds that bring them. */
 export default function MerchantsPage() {
@@ -37,7 +38,7 @@ export default function MerchantsPage() {
   const [create] = useCreateMerchantMutation()
   const [remove] = useRemoveMerchantMutation()
   const [restore] = useRestoreMerchantMutation()
-  const [gone, setGone] = useState<MerchantRecord | null>(null)
+  const undoable = useUndoable()
   const [name, setName] = useState('')
   if (!kitchen || !records || !lists) return <Waiting what="the merchants" />
   const { today } = kitchen
@@ -51,6 +52,12 @@ export default function MerchantsPage() {
     setName('')
     change((params) => params.set('merchant', data.id))
   }
+  const takeAway = ({ id, revision, merchant }: MerchantRecord) =>
+    void undoable(() => remove({ id, revision }).unwrap(), {
+      done: `${merchant.name} was taken away. Prices of its lists still count.`,
+      undone: `${merchant.name} is back.`,
+      undo: () => restore(id).unwrap(),
+    })
   const own = lists.filter(({ merchantId }) => merchantId === chosen?.id)
   const order = chosen && planOrder(chosen.merchant, now)
   const feed = feeds.find(({ key }) => key === chosen?.merchant.feed)
@@ -59,10 +66,6 @@ export default function MerchantsPage() {
       <MarketRooms here="/market/merchants" />
       <RoomGrid side="360px">
         <Paper component="section" aria-label="Merchants" sx={{ p: 2 }}>
-          <GoneNotice
-            words={gone && `${gone.merchant.name} was taken away. Prices of its lists still count.`}
-            onBack={() => gone && void restore(gone.id).then(() => setGone(null))}
-          />
           <Box component="ul" aria-label="Merchants kept" sx={{ listStyle: 'none', p: 0, m: 0 }}>
             {sorted.map(({ id, merchant }) => {
               const next = planOrder(merchant, now)
@@ -123,7 +126,7 @@ export default function MerchantsPage() {
               <Button component={Link} to={`/market/merchants/${chosen.id}/list`} variant="contained">
                 Bring a list in
               </Button>
-              <Button onClick={() => void remove(chosen).then(({ data }) => data && setGone(data))}>Take this merchant away</Button>
+              <Button onClick={() => takeAway(chosen)}>Take this merchant away</Button>
             </Box>
             <MerchantEditor record={chosen} kitchen={kitchen} feeds={feeds} />
             <div>

@@ -13,9 +13,9 @@ describe('the merchants', () => {
     const days = within(await screen.findByRole('group', { name: 'Delivers on' }))
     fireEvent.click(days.getByRole('button', { name: 'Saturday' }))
     expect(days.getByRole('button', { name: 'Saturday' }).getAttribute('aria-pressed')).toBe('true')
-    await waitFor(() => expect(server.merchants()[0]?.delivers).toEqual([1, 2, 3, 4, 5, 6]))
+    await waitFor(async () => expect((await server.merchants())[0]?.delivers).toEqual([1, 2, 3, 4, 5, 6]))
     fireEvent.click(days.getByRole('button', { name: 'Monday' }))
-    await waitFor(() => expect(server.merchants()[0]?.delivers).toEqual([2, 3, 4, 5, 6]))
+    await waitFor(async () => expect((await server.merchants())[0]?.delivers).toEqual([2, 3, 4, 5, 6]))
   })
 })
 
@@ -30,13 +30,13 @@ describe('a list brought in', () => {
     const server = await openPage('/market/merchants/merchant-0/list', MARKET)
     await paste('Fish;Cut;Price\nAtlantic cod;fillet;19,20\nHadock;fillet;17\nAtlantic salmon;whole;dear')
     expect(await screen.findByText('3 rows: 1 can be kept, 1 waits for a name, 1 cannot be read.')).toBeDefined()
-    expect(server.prices()).toEqual([])
+    expect(await server.listed()).toEqual([])
     const bad = within(screen.getByRole('region', { name: 'Rows that cannot be kept' })).getAllByRole('row')
     expect(bad[1]?.textContent).toBe('4Price"dear" is no price')
     expect(screen.getByRole('region', { name: 'The first rows' }).textContent).toContain('19,20')
     fireEvent.click(screen.getByRole('button', { name: 'Keep the good row' }))
-    expect(await screen.findByText(/One price counts from now on/)).toBeDefined()
-    expect(server.prices()).toMatchObject([{ species: 'Gadus morhua', form: 'fillet-skin-on', price: 19.2, merchant: 'Holt' }])
+    expect((await screen.findAllByText(/One price counts from now on/)).length).toBeGreaterThan(0)
+    expect(await server.listed()).toMatchObject([{ species: 'Gadus morhua', form: 'fillet-skin-on', price: 19.2, merchant: 'Holt' }])
   })
 
   it('asks what a name stands for once, with the likeliest first, and takes it so', async () => {
@@ -50,7 +50,7 @@ describe('a list brought in', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Take these names so' }))
     expect(await screen.findByText('1 row: 1 can be kept.')).toBeDefined()
     fireEvent.click(screen.getByRole('button', { name: 'Keep the row' }))
-    await waitFor(() => expect(server.prices()).toMatchObject([{ species: 'Melanogrammus aeglefinus', price: 17 }]))
+    await waitFor(async () => expect(await server.listed()).toMatchObject([{ species: 'Melanogrammus aeglefinus', price: 17 }]))
   })
 
   it('is read again when a column is named, and keeps what was pasted', async () => {

@@ -10,14 +10,13 @@ import { FORM_LABEL } from '@tender-gill/core'
 import { useMemo } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
-import { nameQuestion, useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { nameQuestion, useAnswer, useSheet, useOffers } from '../../engine/index.ts'
 import { Waiting } from '../../shell/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { fishPath } from '../book/bookWords.ts'
 import { DishGate } from '../DishGate.tsx'
 import { describeMaking, describeServing, kilosToBuy, nameCautions } from '../dishWords.ts'
-import { useOffers } from '../lineUp/useLineUp.ts'
 
 const COUNTS = [2, 3, 4, 5] as const
 const DEFAULT_COUNT = 3
@@ -95,9 +94,9 @@ function PotList({
 function PotView({ dish }: { readonly dish: Dish }) {
   const [search, setSearch] = useSearchParams()
   const k = COUNTS.find((count) => String(count) === search.get('fish')) ?? DEFAULT_COUNT
-  const snapshot = useSheet(dish.brief.date)
-  const key = snapshot ? `${snapshot}|${k}|${nameQuestion(dish.brief)}` : null
-  const answer = useAnswer(snapshot, key, async (engine) => await engine.pot(dish.brief, k))
+  const sheet = useSheet(dish.brief.date)
+  const key = sheet ? `${sheet.name}|${k}|${nameQuestion(dish.brief)}` : null
+  const answer = useAnswer(sheet, key, async (desk) => await desk.pot(dish.brief, k))
   const plan = answer?.value.ok ? answer.value.value : null
   const ids = useMemo(() => (plan ? [...new Set(plan.pots.flatMap(({ places }) => places.map(({ offerId }) => offerId)))] : []), [plan])
   const offers = useOffers(ids, dish.brief.date)

@@ -97,7 +97,7 @@ export default function PricesPage() {
     [slab],
   )
   const species = search.get('fish') ?? fish[0]?.[0]
-  const { data: history, error } = usePriceHistoryQuery(species ?? '', { skip: species === undefined })
+  const { data: history, error } = usePriceHistoryQuery({ name: species ?? '' }, { skip: species === undefined })
   if (!kitchen || !slab) return <Waiting what="the prices" />
   const pick = (name: string) =>
     change((params) => {

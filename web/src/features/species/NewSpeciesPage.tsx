@@ -7,8 +7,8 @@ import Autocomplete from '@mui/material/Autocomplete'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router'
-import { toProblemDetails, useCreateHouseSpeciesMutation } from '../../api/api.ts'
-import { useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { toProblemDetails, useCreateHouseSpeciesMutation, useLazySpeciesSourceQuery } from '../../api/api.ts'
+import { useAnswer, useSheet } from '../../engine/index.ts'
 import { fishPath } from '../book/bookWords.ts'
 
 interface Form {
@@ -20,27 +20,27 @@ interface Like {
   readonly common: string
 }
 
-/** Fetches the entry a new one starts from. */
-async function fetchSource(species: string) {
-  const answer = await fetch(`/api/species/${encodeURIComponent(species)}/source`)
-  const { shipped, house } = (await answer.json()) as { shipped: object | null; house: { source: object } | null }
-  return (house?.source ?? shipped) as import('@tender-gill/contract').SourceSpecies
-}
-
 /** A species of the house's own: begun as a copy of the nearest one in the book, then changed trait by trait on its page. */
 export default function NewSpeciesPage() {
-  const snapshot = useSheet()
+  const sheet = useSheet()
   const navigate = useNavigate()
-  const book = useAnswer(snapshot, snapshot ? `book|${snapshot}` : null, (engine) => engine.book())
+  const book = useAnswer(sheet, sheet ? `book|${sheet.name}` : null, (desk) => desk.book())
   const [like, setLike] = useState<Like | null>(null)
   const [create] = useCreateHouseSpeciesMutation()
+  const [fetchSource] = useLazySpeciesSourceQuery()
   const { register, handleSubmit, setError, formState } = useForm<Form>({ defaultValues: { scientific: '', common: '' } })
   const keep = handleSubmit(async ({ scientific, common }) => {
     if (!like) {
       setError('root', { message: 'Choose a fish to begin from' })
       return
     }
-    const { ifct: _row, measuredDiffers: _why, synonyms: _old, gaps: _gaps, ...source } = await fetchSource(like.species)
+    const { data: written } = await fetchSource(like.species)
+    const entry = written?.house?.source ?? written?.shipped
+    if (!entry) {
+      setError('root', { message: 'The entry it begins from could not be fetched. Try again.' })
+      return
+    }
+    const { ifct: _row, measuredDiffers: _why, synonyms: _old, gaps: _gaps, ...source } = entry
     const answer = await create({
       source: { ...source, scientific: scientific.trim(), common: common.trim(), names: { en: [common.trim()] } },
     })

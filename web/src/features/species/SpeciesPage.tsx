@@ -8,16 +8,17 @@ import type { ResolvedOffer, SpeciesSheet } from '@tender-gill/contract'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
-import { useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { useAnswer, useSheet } from '../../engine/index.ts'
 import { Waiting } from '../../shell/Waiting.tsx'
 import { INK } from '../../theme.ts'
-import { comparePath, type TakenAway } from '../book/bookWords.ts'
+import { comparePath } from '../book/bookWords.ts'
 import LaterPage from '../later/LaterPage.tsx'
 import { MarketOf } from '../market/MarketOf.tsx'
 import { CompositionPanel, GoodFor, Panel, Relatives, Safety, Sizes, WildFarmed } from './FactPanels.tsx'
 import { NamesPanel } from './NamesPanel.tsx'
 import { TraitTable } from './TraitTable.tsx'
 import { useHouseHand, type HouseHand } from './useHouseHand.ts'
+import { useUndoable } from '../../notices/index.ts'
 
 const OfferButton = styled('button')({
   font: 'inherit',
@@ -43,17 +44,16 @@ function Closed({ offer }: { readonly offer: ResolvedOffer }) {
 
 function HandNotice({ sheet, hand }: { readonly sheet: SpeciesSheet; readonly hand: HouseHand }) {
   const navigate = useNavigate()
+  const undoable = useUndoable()
+  const own = sheet.hand === 'house-own'
   const takeOff = async () => {
-    const id = await hand.takeOff()
-    const takenAway: TakenAway | undefined = id ? { id, name: sheet.common } : undefined
-    if (takenAway && sheet.hand === 'house-own') void navigate('/book', { state: takenAway })
+    const done = await undoable(hand.takeOff, {
+      done: own ? `${sheet.common} was taken away.` : `The house’s hand was taken off ${sheet.common}.`,
+      undone: own ? `${sheet.common} is back.` : `The house’s hand is on ${sheet.common} again.`,
+      undo: hand.putBack,
+    })
+    if (done && own) void navigate('/book')
   }
-  if (hand.putBack)
-    return (
-      <Alert severity="info" action={<Button onClick={() => void hand.putBack?.()}>Put it back</Button>}>
-        The house’s hand was taken off {sheet.common}.
-      </Alert>
-    )
   if (!hand.changed || (sheet.hand === 'book' && !sheet.hidden)) return null
   const what =
     sheet.hand === 'house-own'
@@ -148,12 +148,12 @@ function Traits({
 
 function SpeciesView({ sheet }: { readonly sheet: SpeciesSheet }) {
   const { species } = sheet
-  const snapshot = useSheet()
+  const offers = useSheet()
   const hand = useHouseHand(species)
   const [picked, setPicked] = useState<string>()
   const offer = sheet.offers.find(({ id }) => id === picked) ?? sheet.offers[0]
-  const methods = useAnswer(snapshot, species, async (engine) => (await engine.fishFirst([{ species }], []))?.answer.methods ?? [])
-  const relatives = useAnswer(snapshot, offer?.id ?? null, (engine) => engine.relatives(offer?.id ?? ''))
+  const methods = useAnswer(offers, species, async (desk) => (await desk.fishFirst([{ species }], []))?.answer.methods ?? [])
+  const relatives = useAnswer(offers, offer?.id ?? null, (desk) => desk.relatives(offer?.id ?? ''))
   if (!offer) return null
   return (
     <Box
@@ -192,8 +192,8 @@ function SpeciesView({ sheet }: { readonly sheet: SpeciesSheet }) {
 /** One species of the book: its flesh with ranges and bases, what it is good for, its kin, its facts, its names, and the house's hand. */
 export default function SpeciesPage() {
   const { species = '' } = useParams()
-  const snapshot = useSheet()
-  const answer = useAnswer(snapshot, snapshot ? `${snapshot}|${species}` : null, (engine) => engine.sheets([species]))
+  const offers = useSheet()
+  const answer = useAnswer(offers, offers ? `${offers.name}|${species}` : null, (desk) => desk.sheets([species]))
   if (!answer?.key.endsWith(`|${species}`)) return <Waiting what="the fish" />
   const [sheet] = answer.value
   return sheet ? <SpeciesView key={species} sheet={sheet} /> : <LaterPage />

@@ -19,10 +19,9 @@ export interface HouseHand {
   readonly problems: readonly Problem[]
   /** Keeps the entry. @returns whether it was kept; the problems say why not */
   readonly keep: (source: SourceSpecies, hidden?: boolean) => Promise<boolean>
-  /** Takes the house's hand off the species. @returns what puts it back; undefined when it was not taken off */
-  readonly takeOff: () => Promise<string | undefined>
-  /** Set after a hand was taken off, to put it back. */
-  readonly putBack: (() => Promise<void>) | undefined
+  /** Takes the house's hand off the species. @returns its id, by which it is put back; throws where it could not be taken off */
+  readonly takeOff: () => Promise<string>
+  readonly putBack: (id: string) => Promise<unknown>
 }
 
 /** The house's hand on one species: read, kept at the revision that was read, taken off and put back. */
@@ -33,7 +32,6 @@ export function useHouseHand(species: string): HouseHand {
   const [remove] = useRemoveHouseSpeciesMutation()
   const [restore] = useRestoreHouseSpeciesMutation()
   const [problems, setProblems] = useState<readonly Problem[]>([])
-  const [gone, setGone] = useState<string>()
   const house = currentData?.house ?? null
   const shipped = currentData?.shipped ?? null
   const hidden = house?.hidden ?? false
@@ -59,18 +57,9 @@ export function useHouseHand(species: string): HouseHand {
     problems,
     keep,
     takeOff: async () => {
-      if (!house) return undefined
-      const answer = await remove({ id: house.id, revision: house.revision })
-      if ('error' in answer && answer.error !== undefined) return undefined
-      setGone(house.id)
-      return house.id
+      if (!house) throw new Error('there is no hand to take off')
+      return (await remove({ id: house.id, revision: house.revision }).unwrap()).id
     },
-    putBack:
-      gone && !house
-        ? async () => {
-            await restore(gone)
-            setGone(undefined)
-          }
-        : undefined,
+    putBack: (id) => restore(id).unwrap(),
   }
 }

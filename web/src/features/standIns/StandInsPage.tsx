@@ -17,9 +17,10 @@ import { absencePath } from '../absences/absenceParams.ts'
 import { useDecide } from '../decisions/useDecide.ts'
 import { DishGate } from '../DishGate.tsx'
 import { formatMoney, kilosToBuy } from '../dishWords.ts'
-import { useLineUp, useOffers } from '../lineUp/useLineUp.ts'
+import { useLineUp } from '../lineUp/useLineUp.ts'
 import { LadderDrawing } from './LadderDrawing.tsx'
 import { useStandIns } from './useStandIns.ts'
+import { useOffers } from '../../engine/index.ts'
 
 const REASONS: readonly (readonly [MissingReason, string])[] = [
   ['not-landed', 'Not landed'],

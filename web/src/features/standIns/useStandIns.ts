@@ -1,5 +1,5 @@
 import type { Brief, MissingReason, Problem, Result, StandIns } from '@tender-gill/contract'
-import { nameQuestion, useAnswer, useSheet, type Answer } from '../../engine/useEngine.ts'
+import { nameQuestion, useAnswer, useSheet, type Answer } from '../../engine/index.ts'
 
 export interface Missing {
   readonly species: string
@@ -9,13 +9,13 @@ export interface Missing {
 
 /** Stand-ins for a fish in a dish, a moment after the dish came to rest. */
 export function useStandIns(brief: Brief, missing: Missing | undefined): Answer<Result<StandIns, readonly Problem[]>> | undefined {
-  const snapshot = useSheet(brief.date)
+  const sheet = useSheet(brief.date)
   const key = missing ? nameQuestion([missing, brief]) : null
   return useAnswer(
-    snapshot,
+    sheet,
     key,
-    async (engine) =>
-      await engine.standIns({
+    async (desk) =>
+      await desk.standIns({
         ...brief,
         missing: missing?.species ?? '',
         ...(missing?.offerId ? { missingOffer: missing.offerId } : {}),

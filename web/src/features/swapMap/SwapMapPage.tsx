@@ -9,12 +9,11 @@ import { METHODS } from '@tender-gill/contract/vocabulary'
 import { FORMAT_LABEL, METHOD_TABLE } from '@tender-gill/core'
 import { useMemo } from 'react'
 import { Link, useSearchParams } from 'react-router'
-import { useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { useAnswer, useSheet, useOffers } from '../../engine/index.ts'
 import { FishSearch } from '../../shell/FishSearch.tsx'
 import { Waiting } from '../../shell/Waiting.tsx'
 import { HEADING, INK } from '../../theme.ts'
 import { fishPath } from '../book/bookWords.ts'
-import { useOffers } from '../lineUp/useLineUp.ts'
 import { SwapDrawing } from './SwapDrawing.tsx'
 import { describeParting } from './swapWords.ts'
 
@@ -89,10 +88,10 @@ function StandsInFor({ map, centre, onWalk }: SideProps) {
 /** Which fish stand in for which, in one way of cooking: one fish in the middle, its neighbours round it, a walk from one to the next. */
 export default function SwapMapPage() {
   const [search, setSearch] = useSearchParams()
-  const snapshot = useSheet()
+  const sheet = useSheet()
   const asked = search.get('method')
   const method = METHODS.find((one) => one === asked) ?? FIRST_METHOD
-  const answer = useAnswer(snapshot, snapshot ? `${snapshot}|swaps|${method}` : null, async (engine) => await engine.swapMap(method))
+  const answer = useAnswer(sheet, sheet ? `${sheet.name}|swaps|${method}` : null, async (desk) => await desk.swapMap(method))
   const map = answer?.value.ok ? answer.value.value : undefined
   const species = search.get('fish')
   const able = map?.fish.filter(({ sentence }) => sentence === null) ?? []

@@ -10,7 +10,7 @@ import { proxy } from 'comlink'
 import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
 import { useKitchenQuery } from '../../api/api.ts'
-import { nameQuestion, useAnswer, useSheet } from '../../engine/useEngine.ts'
+import { nameQuestion, useAnswer, useSheet } from '../../engine/index.ts'
 import { Waiting } from '../../shell/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
@@ -67,11 +67,11 @@ function MonthList({ year, dish, month }: { readonly year: YearOfDish; readonly 
 
 function YearView({ dish }: { readonly dish: Dish }) {
   const { data: kitchen } = useKitchenQuery()
-  const snapshot = useSheet(dish.brief.date)
+  const sheet = useSheet(dish.brief.date)
   const [done, setDone] = useState(0)
-  const answer = useAnswer(snapshot, snapshot ? `${snapshot}|year|${nameQuestion(dish.brief)}` : null, async (engine) => {
+  const answer = useAnswer(sheet, sheet ? `${sheet.name}|year|${nameQuestion(dish.brief)}` : null, async (desk) => {
     const watch = proxy((months: number) => setDone(months))
-    return await engine.year(dish.brief, watch)
+    return await desk.year(dish.brief, watch)
   })
   if (answer && !answer.value.ok)
     return <Alert severity="error">{answer.value.error.map(({ path, message }) => `${path}: ${message}`).join('; ')}</Alert>

@@ -1,0 +1,38 @@
+import { question } from './operation.ts'
+
+const computed = { method: 'POST', scope: 'verb', study: true } as const
+
+/** The engine's verbs, over HTTP as on the command line, on a kitchen's prices, years and stocks. */
+export const verbs = {
+  lineUp: question({ ...computed, path: '/line-up', summary: 'Rank fish for a dish', input: 'Brief', output: 'LineUp' }),
+  standIns: question({
+    ...computed,
+    path: '/stand-ins',
+    summary: 'Find stand-ins for a missing fish',
+    input: 'StandInsRequest',
+    output: 'StandIns',
+  }),
+  swapMap: question({
+    ...computed,
+    path: '/swap-map',
+    summary: 'Which fish stand in for which in a dish',
+    input: 'Brief',
+    output: 'SwapMap',
+  }),
+  year: question({ ...computed, path: '/year', summary: 'A dish over the year, month by month', input: 'Brief', output: 'YearOfDish' }),
+  turningPoints: question({
+    ...computed,
+    path: '/turning-points',
+    summary: 'What would change a line-up',
+    input: 'TurningRequest',
+    output: 'TurningPoints',
+  }),
+  pot: question({ ...computed, path: '/pot', summary: 'Several fish for one pot', input: 'PotRequest', output: 'PotPlan' }),
+  fishFirst: question({
+    ...computed,
+    path: '/fish-first',
+    summary: 'Dishes and methods for fish that were seen',
+    input: 'FishFirstRequest',
+    output: 'FishFirst',
+  }),
+}

@@ -1,0 +1,147 @@
+import { Type, type Static } from '@sinclair/typebox'
+import { YearOfDish } from './year.ts'
+import { Absence, AbsenceInput, AbsencePlan, AbsencePlanRequest, AbsenceUndo } from './absences.ts'
+import { CoverCard } from './coverCard.ts'
+import { Brief, StandInsRequest } from './brief.ts'
+import { Decision, DecisionDetail, DecisionInput, DecisionRerun } from './decisions.ts'
+import { LineUp } from './lineUp.ts'
+import {
+  FeedState,
+  MarketFile,
+  MarketFileReport,
+  MarketFileUndo,
+  MerchantInput,
+  MerchantRecord,
+  PriceList,
+  PriceListDetail,
+  PriceListInput,
+  PriceListReport,
+  RateInput,
+  RateRecord,
+  SettledNames,
+} from './merchants.ts'
+import { DecisionAlert, PriceHistory, Slab } from './marketDay.ts'
+import { OfferSheet } from './offer.ts'
+import { ProblemDetails } from './problems.ts'
+import {
+  BriefInput,
+  BriefRecord,
+  HouseSpeciesInput,
+  HouseSpeciesRecord,
+  Kitchen,
+  LeaningsInput,
+  LeaningsRecord,
+  PriceInput,
+  PriceRecord,
+  SeasonInput,
+  SeasonRecord,
+  StockInput,
+  StockRecord,
+  SpeciesImport,
+  SpeciesImportReport,
+} from './records.ts'
+import { SourceSpecies } from './sourceSpecies.ts'
+import { SpeciesSheet } from './species.ts'
+import { StandIns, SwapMap } from './standIns.ts'
+import { FishFirst, FishFirstRequest, PotPlan, PotRequest, TurningPoints, TurningRequest } from './studies.ts'
+
+import { closed, IsoDate, nullable, Text } from './schemaParts.ts'
+import { SettledName } from './merchants.ts'
+
+/** How many rows an undo changed. */
+export const Changed = closed({ changed: Type.Integer({ minimum: 0 }) }, { $id: 'Changed' })
+export type Changed = Static<typeof Changed>
+
+/** How many waiting lists were read again. */
+export const ReadAgain = closed({ lists: Type.Integer({ minimum: 0 }) }, { $id: 'ReadAgain' })
+export type ReadAgain = Static<typeof ReadAgain>
+
+/** One species as it is written: in the shipped book, and in the house's hand. */
+export const SpeciesSource = closed({ shipped: nullable(SourceSpecies), house: nullable(HouseSpeciesRecord) }, { $id: 'SpeciesSource' })
+export type SpeciesSource = Static<typeof SpeciesSource>
+
+/** The name of the offers of a day: whoever has it need not fetch them again. */
+export const SheetName = closed({ date: IsoDate, snapshot: Text(80) }, { $id: 'SheetName' })
+export type SheetName = Static<typeof SheetName>
+
+/** Whether application and database answer. */
+export const Health = closed({ status: Text(20), engineVersion: Text(20) }, { $id: 'Health' })
+export type Health = Static<typeof Health>
+
+/** A file for people or for a spreadsheet. */
+export const FileText = Type.String({ $id: 'FileText' })
+export type FileText = Static<typeof FileText>
+
+/** A JSON Schema. */
+export const AnySchema = Type.Unknown({ $id: 'AnySchema' })
+
+/** Every shape that goes over the wire, under the name it has in OpenAPI. */
+export const schemas = {
+  Absence,
+  AbsenceInput,
+  AbsencePlan,
+  AbsencePlanRequest,
+  AbsenceUndo,
+  AnySchema,
+  Brief,
+  BriefInput,
+  BriefRecord,
+  Changed,
+  CoverCard,
+  Decision,
+  DecisionAlert,
+  DecisionDetail,
+  DecisionInput,
+  DecisionRerun,
+  FeedState,
+  FileText,
+  FishFirst,
+  FishFirstRequest,
+  Health,
+  HouseSpeciesInput,
+  HouseSpeciesRecord,
+  Kitchen,
+  LeaningsInput,
+  LeaningsRecord,
+  LineUp,
+  MarketFile,
+  MarketFileReport,
+  MarketFileUndo,
+  MerchantInput,
+  MerchantRecord,
+  OfferSheet,
+  PotPlan,
+  PotRequest,
+  PriceHistory,
+  PriceInput,
+  PriceList,
+  PriceListDetail,
+  PriceListInput,
+  PriceListReport,
+  PriceRecord,
+  ProblemDetails,
+  RateInput,
+  RateRecord,
+  ReadAgain,
+  SeasonInput,
+  SeasonRecord,
+  SettledName,
+  SettledNames,
+  SheetName,
+  Slab,
+  SourceSpecies,
+  SpeciesImport,
+  SpeciesImportReport,
+  SpeciesSheet,
+  SpeciesSource,
+  StandIns,
+  StandInsRequest,
+  StockInput,
+  StockRecord,
+  SwapMap,
+  TurningPoints,
+  TurningRequest,
+  YearOfDish,
+}
+export type Shapes = { readonly [Name in keyof typeof schemas]: Static<(typeof schemas)[Name]> }
+export type ShapeName = keyof Shapes

@@ -1,0 +1,15 @@
+import type { Compute } from '../compute/index.ts'
+import type { HandlersOf } from '../http/serveOperations.ts'
+
+/** The engine's verbs over HTTP: they compute and keep nothing. */
+export const createAnswerHandlers = (
+  compute: Compute,
+): HandlersOf<'lineUp' | 'standIns' | 'swapMap' | 'year' | 'turningPoints' | 'pot' | 'fishFirst'> => ({
+  lineUp: ({ kitchen, input, signal }) => compute.ask('lineUp', kitchen, input, signal),
+  standIns: ({ kitchen, input, signal }) => compute.ask('standIns', kitchen, input, signal),
+  swapMap: ({ kitchen, input, signal }) => compute.ask('swapMap', kitchen, input, signal),
+  year: ({ kitchen, input, signal }) => compute.ask('year', kitchen, input, signal),
+  turningPoints: ({ kitchen, input, signal }) => compute.ask('turningPoints', kitchen, input, signal),
+  pot: ({ kitchen, input, signal }) => compute.ask('pot', kitchen, input, signal),
+  fishFirst: ({ kitchen, input, signal }) => compute.ask('fishFirst', kitchen, input, signal),
+})

@@ -1,0 +1,56 @@
+import type {
+  Brief,
+  FishFirst,
+  FishFirstRequest,
+  LineUp,
+  PotPlan,
+  PotRequest,
+  StandIns,
+  StandInsRequest,
+  SwapMap,
+  TurningPoints,
+  TurningRequest,
+  YearOfDish,
+} from '@tender-gill/contract'
+import {
+  answerFishFirst,
+  answerPot,
+  createBoard,
+  findStandIns,
+  mapSwaps,
+  stepBoard,
+  stepTurningPoints,
+  stepYearOfDish,
+} from '@tender-gill/core'
+import type { Study } from '../compute/study.ts'
+import { unwrap } from '../http/parseInput.ts'
+
+/** Work in steps whose end may be a refusal: the value, or a 400 that names the places. */
+function* unwrapped<T>(work: Generator<unknown, Parameters<typeof unwrap<T>>[0]>): Generator<unknown, T> {
+  return unwrap(yield* work)
+}
+
+const lineUp: Study<Brief, LineUp> = async (desk, kitchen, brief) => {
+  const sheet = (await desk.openSheets(kitchen)).sheetOf(brief)
+  return stepBoard(unwrap(createBoard(brief, sheet, kitchen.today)), sheet, {})
+}
+const standIns: Study<StandInsRequest, StandIns> = async (desk, kitchen, request) =>
+  unwrap(findStandIns(request, (await desk.openSheets(kitchen)).sheetOf(request), kitchen))
+const swapMap: Study<Brief, SwapMap> = async (desk, kitchen, brief) =>
+  unwrap(mapSwaps(brief, (await desk.openSheets(kitchen)).sheetOf(brief), kitchen))
+const year: Study<Brief, YearOfDish> = async (desk, kitchen, brief) =>
+  unwrapped(stepYearOfDish(brief, (await desk.openSheets(kitchen)).sheetOf(brief), kitchen))
+const turningPoints: Study<TurningRequest, TurningPoints> = async (desk, kitchen, { winner, ...brief }) =>
+  unwrapped(
+    stepTurningPoints(brief, (await desk.openSheets(kitchen)).sheetOf(brief), {
+      today: kitchen.today,
+      ...(winner === undefined ? {} : { winner }),
+    }),
+  )
+const pot: Study<PotRequest, PotPlan> = async (desk, kitchen, request) =>
+  unwrap(answerPot(request, (await desk.openSheets(kitchen)).sheetOf(request), kitchen))
+const fishFirst: Study<FishFirstRequest, FishFirst> = async (desk, kitchen, request) =>
+  unwrap(answerFishFirst(request, (await desk.openSheets(kitchen)).sheetOf(request), kitchen))
+
+/** The engine's verbs on a kitchen's day. */
+export const answerStudies = { lineUp, standIns, swapMap, year, turningPoints, pot, fishFirst }

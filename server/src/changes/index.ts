@@ -1,0 +1,1 @@
+export { createChangeStream, openChangeFeed, type ChangeFeed, type KeptChange } from './changeStream.ts'

@@ -1,0 +1,1 @@
+export { CHANGES_CHANNEL, commitChange, purgeCommands, type ChangeOrder, type Told, type Touch } from './commitChange.ts'

@@ -1,0 +1,42 @@
+import type { Kitchen } from '@tender-gill/contract'
+import { createAbsenceRepository } from '../absences/absenceRepository.ts'
+import { createHouseBooks } from '../book/houseBook.ts'
+import type { Database } from '../database/openDatabase.ts'
+import { createDecisionRepository } from '../decisions/decisionRepository.ts'
+import { createKitchenRepository } from '../kitchens/kitchenRepository.ts'
+import { createLeaningsRepository } from '../leanings/leaningsRepository.ts'
+import { createPriceListRepository } from '../priceLists/priceListRepository.ts'
+import { briefMapping, merchantMapping, priceMapping, rateMapping, seasonMapping, stockMapping } from '../records/mappings.ts'
+import { createRecordRepository } from '../records/recordRepository.ts'
+import { createKitchenSheets, type KitchenSheets } from '../sheets/kitchenSheets.ts'
+
+/** What a study has before it: the kitchen's book, the sheets of its days, and what it keeps. It only reads. */
+export function createDesk(db: Database, now: () => Date) {
+  const records = {
+    briefs: createRecordRepository(db, now, briefMapping),
+    prices: createRecordRepository(db, now, priceMapping),
+    seasons: createRecordRepository(db, now, seasonMapping),
+    stocks: createRecordRepository(db, now, stockMapping),
+    merchants: createRecordRepository(db, now, merchantMapping),
+    rates: createRecordRepository(db, now, rateMapping),
+  }
+  const kitchens = createKitchenRepository(db, now)
+  const lists = createPriceListRepository(db, now)
+  const absences = createAbsenceRepository(db, now)
+  const books = createHouseBooks(db, createLeaningsRepository(db, now))
+  const readSheets = createKitchenSheets({ ...records, books, lists, kitchens, absences })
+  return {
+    ...records,
+    now,
+    lists,
+    absences,
+    books,
+    decisions: createDecisionRepository(db, now),
+    /** The sheets of a kitchen as it stands now; each is laid out once. */
+    openSheets: ({ id, today }: Pick<Kitchen, 'id' | 'today'>): Promise<KitchenSheets> => readSheets(id, today),
+    /** The same as if only these absences stood. */
+    openSheetsWith: ({ id, today }: Pick<Kitchen, 'id' | 'today'>, standing: Parameters<typeof readSheets>[2]): Promise<KitchenSheets> =>
+      readSheets(id, today, standing),
+  }
+}
+export type Desk = ReturnType<typeof createDesk>

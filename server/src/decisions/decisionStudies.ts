@@ -1,0 +1,82 @@
+import type { Brief, Choice, DecisionRerun, LineUp, OfferSheet } from '@tender-gill/contract'
+import { compareLineUps, createBoard, ENGINE_VERSION, stepBoard } from '@tender-gill/core'
+import type { Study } from '../compute/study.ts'
+import { notFound, refuse } from '../http/errors.ts'
+import { unwrap } from '../http/parseInput.ts'
+import { packContents, type PackedContents } from './contents.ts'
+import type { DecisionInputs, PreparedDecision } from './decisionRepository.ts'
+
+/** A dish with the fish to take for it. */
+export interface Taking {
+  readonly briefId: string
+  readonly brief: Brief
+  readonly choice: Choice
+  readonly note: string | null
+}
+
+const packedSheets = new WeakMap<OfferSheet, Promise<PackedContents>>()
+function packSheet(sheet: OfferSheet): Promise<PackedContents> {
+  const ready = packedSheets.get(sheet) ?? packContents(sheet)
+  packedSheets.set(sheet, ready)
+  return ready
+}
+
+const rank = (brief: Brief, sheet: OfferSheet, today: string): Generator<unknown, LineUp> =>
+  stepBoard(unwrap(createBoard(brief, sheet, today)), sheet, {})
+
+/** The whole line-up behind taking a fish, in steps; then packed with all it was worked out from. */
+export function* stepDecision(
+  { briefId, brief, choice, note }: Taking,
+  sheet: OfferSheet,
+  today: string,
+): Generator<unknown, Promise<PreparedDecision>> {
+  const output = yield* rank(brief, sheet, today)
+  const at = output.ranked.findIndex(({ species }) => species === choice.species)
+  const taken = output.ranked.find(({ offerId }) => offerId === choice.offerId)
+  return (async () => {
+    const packed = await packSheet(sheet)
+    const inputs: DecisionInputs = { brief, normalised: output.brief, today, engineVersion: output.engineVersion, sheetHash: packed.hash }
+    return {
+      ...{ briefId, dish: brief.dish, choice, note, place: at < 0 ? null : at + 1, fit: output.ranked[at]?.fit ?? null },
+      common: sheet.offers.find(({ id }) => id === choice.offerId)?.common ?? choice.species,
+      leader: output.ranked[0]?.species ?? null,
+      portionCost: taken?.portionCost ?? null,
+      engineVersion: output.engineVersion,
+      snapshot: output.snapshot,
+      sheet: packed,
+      inputs: await packContents(inputs),
+      output: await packContents(output),
+    }
+  })()
+}
+
+const prepareDecision: Study<Taking, Promise<PreparedDecision>> = async (desk, kitchen, taking) => {
+  const sheet = (await desk.openSheets(kitchen)).sheetOf(taking.brief)
+  const { species, offerId } = taking.choice
+  if (!sheet.offers.some((offer) => offer.id === offerId && offer.species === species))
+    throw refuse([{ path: '/offerId', message: `no offer "${offerId}" of ${species}` }])
+  return stepDecision(taking, sheet, kitchen.today)
+}
+
+const rerunDecision: Study<{ readonly id: string }, DecisionRerun> = async (desk, kitchen, { id }) => {
+  const decision = await desk.decisions.find(kitchen.id, id)
+  if (!decision) throw notFound('No such decision')
+  const inputs = await desk.decisions.readInputs(kitchen.id, decision)
+  const then = await desk.decisions.readOutput(kitchen.id, decision)
+  const sheet = await desk.decisions.readSheet(kitchen.id, inputs)
+  // The dish as it is kept now; as it was decided when it has been taken away since.
+  const brief = (await desk.briefs.find(kitchen.id, decision.briefId))?.brief ?? inputs.brief
+  const sheetNow = (await desk.openSheets(kitchen)).sheetOf(brief)
+  return (function* (): Generator<unknown, DecisionRerun> {
+    const same = yield* rank(inputs.brief, sheet, inputs.today)
+    const current = yield* rank(brief, sheetNow, kitchen.today)
+    return {
+      engineThen: decision.engineVersion,
+      engineNow: ENGINE_VERSION,
+      sameInputs: compareLineUps(then, same, decision),
+      todaysInputs: compareLineUps(then, current, decision),
+    }
+  })()
+}
+
+export const decisionStudies = { prepareDecision, rerunDecision }

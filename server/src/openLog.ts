@@ -1,0 +1,16 @@
+import { existsSync, renameSync, statSync } from 'node:fs'
+import { multistream, pino, type Level, type Logger } from 'pino'
+
+/** A log file larger than this is put aside at the next start; one such is kept. */
+const MOST_BYTES = 5_000_000
+
+/**
+ * The log: to the error stream, which whoever started the server sees, and into a file where one is named.
+ * @param file written to at the end, in lines of JSON
+ */
+export function openLog(level: string, file?: string): Logger {
+  if (file !== undefined && existsSync(file) && statSync(file).size > MOST_BYTES) renameSync(file, `${file}.before`)
+  const streams = [{ level: level as Level, stream: pino.destination(2) }]
+  if (file !== undefined) streams.push({ level: level as Level, stream: pino.destination({ dest: file, append: true, mkdir: true }) })
+  return pino({ level }, multistream(streams))
+}

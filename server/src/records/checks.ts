@@ -1,0 +1,74 @@
+import type { BriefInput, HouseSpeciesInput, PriceInput, Problem, SeasonInput, StockInput } from '@tender-gill/contract'
+import { findMistakes } from '@tender-gill/catalogue'
+import { normaliseBrief } from '@tender-gill/core'
+import type { HouseBooks } from '../book/houseBook.ts'
+
+/** What a schema cannot see of a record: every problem with its place. */
+export type Check<Input> = (input: Input, kitchenId: string) => Promise<readonly Problem[]>
+
+const within = (place: string, problems: readonly Problem[]): readonly Problem[] =>
+  problems.map(({ path, message }) => ({ path: `${place}${path}`, message }))
+
+/** A brief is stored only when it makes sense as well as fits its schema. */
+export const createCheckBrief =
+  (books: HouseBooks): Check<Pick<BriefInput, 'brief'>> =>
+  async ({ brief }, kitchenId) => {
+    const { findSpecies } = await books.read(kitchenId)
+    const sense = normaliseBrief(brief, { findSpecies, today: '2000-01-01' })
+    return sense.ok ? [] : within('/brief', sense.error)
+  }
+
+/** The problem of a name that is no fish of the book, at its place. */
+export const findUnknownFish = (
+  { findSpecies }: { readonly findSpecies: (name: string) => string | undefined },
+  name: string,
+  path: string,
+): readonly Problem[] => (findSpecies(name) ? [] : [{ path, message: `no fish named "${name}" in the book` }])
+
+/** A price needs a fish of the book, and a weight where it is by the piece. */
+export const createCheckPrice =
+  (books: HouseBooks): Check<PriceInput> =>
+  async ({ price: { species, unit, eachG } }, kitchenId) => [
+    ...findUnknownFish(await books.read(kitchenId), species, '/price/species'),
+    ...((unit === 'each' || unit === 'box') && eachG === undefined
+      ? [{ path: '/price/eachG', message: 'is required for a price by the piece or the box' }]
+      : []),
+  ]
+
+/** A year needs a fish of the book, and a month in which it is landed at all. */
+export const createCheckSeason =
+  (books: HouseBooks): Check<SeasonInput> =>
+  async ({ season: { species, landings } }, kitchenId) => [
+    ...findUnknownFish(await books.read(kitchenId), species, '/season/species'),
+    ...(landings.every((month) => month === 0) ? [{ path: '/season/landings', message: 'is landed in no month at all' }] : []),
+  ]
+
+const WILD_PARTS = ['biomassRatio', 'pressureRatio', 'gearScore', 'managementScore'] as const
+const FARM_PARTS = ['feed', 'escapes', 'disease', 'discharge'] as const
+
+/** Evidence needs a fish of the book, something that is known, and parts that belong to how it lives. */
+export const createCheckStock =
+  (books: HouseBooks): Check<StockInput> =>
+  async ({ stock }, kitchenId) => {
+    const [own, foreign] = stock.origin === 'farmed' ? [FARM_PARTS, WILD_PARTS] : [WILD_PARTS, FARM_PARTS]
+    const others = stock.origin === 'farmed' ? 'wild' : 'farmed'
+    return [
+      ...findUnknownFish(await books.read(kitchenId), stock.species, '/stock/species'),
+      ...(own.every((part) => stock[part] === undefined) ? [{ path: '/stock', message: 'says nothing of the stock' }] : []),
+      ...foreign.flatMap((part) => (stock[part] ? [{ path: `/stock/${part}`, message: `belongs to ${others} fish` }] : [])),
+    ]
+  }
+
+/** A species in the house's hand is checked as the shipped files are, and may not take another's name. */
+export const createCheckHouseSpecies =
+  (books: HouseBooks): Check<HouseSpeciesInput> =>
+  async ({ source }, kitchenId) => {
+    const { findSpecies } = await books.read(kitchenId)
+    const taken = [source.scientific, ...(source.synonyms ?? [])].flatMap((name): Problem[] => {
+      const owner = findSpecies(name)
+      return owner !== undefined && owner !== source.scientific
+        ? [{ path: '/scientific', message: `the name ${name} belongs to ${owner}` }]
+        : []
+    })
+    return within('/source', [...findMistakes(source), ...taken])
+  }

@@ -1,0 +1,73 @@
+import type { Problem } from '@tender-gill/contract'
+import type { Database } from '../database/openDatabase.ts'
+import { RequestFailure, notFound, refuse } from '../http/errors.ts'
+import type { Asked, Commit } from '../http/serveOperations.ts'
+import { createRecordRepository, type ChangeOutcome, type RecordMapping, type RecordTable, type StoredFields } from './recordRepository.ts'
+
+interface RecordKind<T extends RecordTable, Input, Record_> {
+  /** What one is called, for people. */
+  readonly what: string
+  readonly entity: Parameters<Parameters<Commit<unknown>>[1]>[0]
+  readonly mapping: RecordMapping<T, Input, Record_>
+  /** What a schema cannot see: names of the book, things that cannot be together. */
+  readonly check?: (input: Input, kitchenId: string) => Promise<readonly Problem[]>
+}
+
+type Any = Pick<Asked<never>, 'kitchen'> & { readonly params: { readonly id: string }; readonly revision: number }
+
+/** The outcome of a change as a record, or the refusal that it is. */
+export function settleChange<R>(outcome: ChangeOutcome<R>, what: string, sent: unknown): R {
+  if (outcome.status === 'changed') return outcome.record
+  if (outcome.status === 'missing') throw notFound(`No such ${what}`)
+  throw new RequestFailure('conflict', `This ${what} was changed elsewhere. Both versions are here.`, { current: outcome.current, sent })
+}
+
+/** Handlers of one kind of record, all within the kitchen that is asked. Another kitchen's id is answered as if it did not exist. */
+export function createRecordHandlers<T extends RecordTable, Input, Record_ extends StoredFields>(
+  db: Database,
+  now: () => Date,
+  { what, entity, mapping, check = async () => [] }: RecordKind<T, Input, Record_>,
+) {
+  const over = (tx: Database) => createRecordRepository(tx, now, mapping)
+  const make = async (input: Input, kitchenId: string): Promise<void> => {
+    const problems = await check(input, kitchenId)
+    if (problems.length > 0) throw refuse(problems)
+  }
+  return {
+    list: ({ kitchen }: Pick<Any, 'kitchen'>): Promise<readonly Record_[]> => over(db).list(kitchen.id),
+    find: async ({ kitchen, params }: Any): Promise<Record_> => {
+      const record = await over(db).find(kitchen.id, params.id)
+      if (!record) throw notFound(`No such ${what}`)
+      return record
+    },
+    create: async ({ kitchen, input }: Pick<Any, 'kitchen'> & { readonly input: Input }): Promise<Commit<Record_>> => {
+      await make(input, kitchen.id)
+      return async (tx, touch) => {
+        const record = await over(tx).create(kitchen.id, input)
+        touch(entity, record.id)
+        return record
+      }
+    },
+    save: async ({ kitchen, params, revision, input }: Any & { readonly input: Input }): Promise<Commit<Record_>> => {
+      await make(input, kitchen.id)
+      return async (tx, touch) => {
+        touch(entity, params.id)
+        return settleChange(await over(tx).update(kitchen.id, params.id, revision, input), what, input)
+      }
+    },
+    remove:
+      async ({ kitchen, params, revision }: Any): Promise<Commit<Record_>> =>
+      async (tx, touch) => {
+        touch(entity, params.id)
+        return settleChange(await over(tx).remove(kitchen.id, params.id, revision), what, null)
+      },
+    restore:
+      async ({ kitchen, params }: Any): Promise<Commit<Record_>> =>
+      async (tx, touch) => {
+        const record = await over(tx).restore(kitchen.id, params.id)
+        if (!record) throw notFound(`No such ${what}`)
+        touch(entity, params.id)
+        return record
+      },
+  }
+}

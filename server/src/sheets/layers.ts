@@ -1,0 +1,99 @@
+import { createHash } from 'node:crypto'
+import type { Absence, HouseLeanings, OfferSheet, Price, Rate, Season, Stock } from '@tender-gill/contract'
+import { applyMarket, convertQuotes, markAbsent } from '@tender-gill/core'
+import type { LeaningBook } from '../book/houseBook.ts'
+
+/** The name of contents: the first half of their SHA-256. */
+export const nameContents = (value: unknown): string => createHash('sha256').update(JSON.stringify(value)).digest('hex').slice(0, 32)
+
+/** Everything a kitchen lays over the book. */
+export interface LaidOver {
+  /** Prices typed in by hand, and the merchants' lists; what each currency was worth in the kitchen's own. */
+  readonly prices: readonly Price[]
+  readonly lists: readonly { readonly contentHash: string; readonly quotes: readonly Price[] }[]
+  readonly rates: readonly Rate[]
+  readonly currency: string
+  readonly seasons: readonly Season[]
+  readonly stocks: readonly Stock[]
+  readonly absences: readonly Absence[]
+}
+
+/**
+ * One thing that is laid over the offers of a day. Its stamp names exactly what it lays, null where it lays nothing: the name of a sheet is
+ * made of the stamps, so that no layer can be in the offers and not in their name.
+ */
+export interface Layer {
+  readonly name: 'leanings' | 'market' | 'season' | 'evidence' | 'absences'
+  readonly stamp: string | null
+  readonly lay: (sheet: OfferSheet) => OfferSheet
+}
+
+const layLeanings = (leanings: HouseLeanings): Layer => ({
+  name: 'leanings',
+  stamp: Object.keys(leanings).length > 0 ? nameContents(leanings) : null,
+  lay: (sheet) => ({ ...sheet, leanings }),
+})
+
+/** Every quote the kitchen has, in its own currency where there is a rate. */
+export const readQuotes = ({ prices, lists, rates, currency }: LaidOver, date: string): readonly Price[] =>
+  convertQuotes([...prices, ...lists.flatMap(({ quotes }) => quotes)], rates, currency, date)
+
+const layMarket = (book: LeaningBook, over: LaidOver, date: string): Layer => ({
+  name: 'market',
+  stamp:
+    over.prices.length + over.lists.length > 0
+      ? nameContents([date, over.prices, over.lists.map(({ contentHash }) => contentHash), over.rates, over.currency])
+      : null,
+  lay: (sheet) => {
+    const prices = [...readQuotes(over, date)]
+    return { ...sheet, offers: [...applyMarket(sheet.offers, { prices }, { date, waters: null, findSpecies: book.findSpecies })] }
+  },
+})
+
+const laySeasons = (seasons: readonly Season[]): Layer => ({
+  name: 'season',
+  stamp: seasons.length > 0 ? nameContents(seasons) : null,
+  lay: (sheet) => ({ ...sheet, seasons: [...seasons], stocks: sheet.stocks ?? [] }),
+})
+
+const layEvidence = (stocks: readonly Stock[]): Layer => ({
+  name: 'evidence',
+  stamp: stocks.length > 0 ? nameContents(stocks) : null,
+  lay: (sheet) => ({ ...sheet, seasons: sheet.seasons ?? [], stocks: [...stocks] }),
+})
+
+function layAbsences(absences: readonly Absence[], date: string): Layer {
+  const missing = absences
+    .filter(({ from, to }) => from <= date && date <= to)
+    .map(({ species, offerId, because, to }) => ({ species, offerId, because, to }))
+  return {
+    name: 'absences',
+    stamp: missing.length > 0 ? nameContents(missing) : null,
+    lay: (sheet) => missing.reduce(markAbsent, sheet),
+  }
+}
+
+/** The layers of a kitchen's day, the lowest first; the book, with the house's hand in it, lies below them all. */
+export const listLayers = (book: LeaningBook, over: LaidOver, date: string): readonly Layer[] => [
+  layLeanings(book.leanings),
+  layMarket(book, over, date),
+  laySeasons(over.seasons),
+  layEvidence(over.stocks),
+  layAbsences(over.absences, date),
+]
+
+/** The name of a sheet: the book's own where nothing is laid over it. */
+export function nameSheet(book: Pick<LeaningBook, 'snapshot'>, layers: readonly Layer[]): string {
+  const stamps = layers.flatMap(({ name, stamp }) => (stamp === null ? [] : [[name, stamp]]))
+  return stamps.length === 0 ? book.snapshot : nameContents([book.snapshot, stamps])
+}
+
+/** The offers of a day: the book with every layer laid over it in order. */
+export function foldLayers(
+  { offers, ...book }: Pick<LeaningBook, 'offers' | 'snapshot'>,
+  layers: readonly Layer[],
+  date: string,
+): OfferSheet {
+  const bare: OfferSheet = { snapshot: nameSheet(book, layers), date, offers: [...offers] }
+  return layers.reduce((sheet, { stamp, lay }) => (stamp === null ? sheet : lay(sheet)), bare)
+}

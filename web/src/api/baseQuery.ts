@@ -1,0 +1,32 @@
+import { fetchBaseQuery, retry, type FetchArgs, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
+import type { BaseQueryApi, BaseQueryFn } from '@reduxjs/toolkit/query'
+import type { KitchenState } from '../kitchen/index.ts'
+import type { BaseQuery } from './endpoints.ts'
+
+const MOST_TRIES = 4
+
+const isAway = (error: unknown): boolean => {
+  const { status } = error as { status?: number | string }
+  return status === 'FETCH_ERROR' || status === 503
+}
+
+const send: BaseQueryFn<FetchArgs, unknown, FetchBaseQueryError> = fetchBaseQuery({ baseUrl: '' })
+
+/**
+ * Sends a request to the kitchen of this tab. While the server or its database is away it is sent again for a while; a command carries a
+ * key, so that the server carries it out once however often it comes.
+ */
+const sendAgain = retry(send, { retryCondition: (error, _args, { attempt }) => attempt < MOST_TRIES && isAway(error) })
+
+const kitchenOf = (api: BaseQueryApi): KitchenState => (api.getState() as { kitchen: KitchenState }).kitchen
+
+export const baseQuery: BaseQuery = (request, api, extra) => {
+  const { id, client } = kitchenOf(api)
+  const key = api.type === 'mutation' ? { 'Idempotency-Key': crypto.randomUUID() } : {}
+  const { headers, ...fetch } = request.fetch
+  return sendAgain(
+    { url: request.address(id), ...fetch, headers: { ...(headers as Record<string, string>), Client: client, ...key } },
+    api,
+    extra as object,
+  )
+}
