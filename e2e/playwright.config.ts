@@ -5,16 +5,17 @@ const report = process.env.JOURNEY_REPORT
 export default defineConfig({
   testDir: './journeys',
   outputDir: './test-results',
-  timeout: 300_000,
-  expect: { timeout: 60_000 },
-  workers: 1,
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
+  // Each worker has a server and a database of its own.
+  workers: 2,
   retries: 0,
   reporter: report ? [['list'], ['json', { outputFile: report }]] : 'list',
   use: {
     browserName: 'chromium',
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
-    trace: 'off',
+    trace: 'retain-on-failure',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       headless: true,

@@ -1,9 +1,11 @@
 import { createOfferSheet } from '@tender-gill/catalogue/book'
-import { METHODS, type Brief, type FishFirstRequest, type SeenFish } from '@tender-gill/contract'
+import { METHODS, type Brief, type FishFirstRequest, type Price, type Season, type SeenFish, type Stock } from '@tender-gill/contract'
 import { parseFishFirst } from '@tender-gill/contract/validators'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { createFindSpecies } from '../brief/index.ts'
 import { rankLineUp } from '../lineUp/index.ts'
+import { applyMarket } from '../market/index.ts'
 import { briefArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, must } from '../testing/builders.ts'
 import { answerFishFirst } from './index.ts'
@@ -36,6 +38,33 @@ describe('from fish to dish', () => {
         if (out) expect(out.gates).toContain(row?.gate)
       }),
       { seed: 91, numRuns: 60 },
+    )
+  })
+
+  it('gives the same where the kitchen keeps prices, years of its waters and evidence on stocks, on the day of each dish', () => {
+    const findSpecies = createFindSpecies(book.offers)
+    const kept = SPECIES.filter((_, i) => i % 3 === 0)
+    const stocks: Stock[] = kept.map((species, i) => ({ species, biomassRatio: { value: 0.4 + (i % 9) / 10, year: 2025 } }))
+    const year = (i: number) => Array.from({ length: 12 }, (_, month) => 1 + ((month + i) % 7))
+    const seasons: Season[] = kept.map((species, i) => ({ species, water: 'A', landings: year(i), condition: year(i + 3) }))
+    const prices: Price[] = kept.map((species, i) => ({
+      ...{ species, form: 'fillet-skin-on' as const, price: 8 + (i % 20), currency: 'EUR', unit: 'kg' as const, date: TODAY },
+    }))
+    const offers = [...applyMarket(book.offers, { prices }, { date: TODAY, waters: null, findSpecies })]
+    const sheet = { ...book, offers, stocks, seasons }
+    fc.assert(
+      fc.property(briefArbitrary, fc.constantFrom(...kept), fc.boolean(), (random, species, waters) => {
+        const brief: Brief = { ...random, budget: { perPortion: 5, currency: 'EUR' }, waters: waters ? 'A' : null, date: '2026-03-02' }
+        const { ranked } = must(rankLineUp(brief, sheet, { today: TODAY, shares: false }))
+        const [dish] = must(answerFishFirst({ seen: [{ species }], dishes: [brief] }, sheet, { today: TODAY })).dishes
+        const row = dish?.rows[0]
+        const at = ranked.findIndex((fish) => fish.species === species)
+        expect(row?.fit).toBe(ranked[at]?.fit ?? null)
+        expect(row?.place).toBe(at < 0 ? null : at + 1)
+        if (at >= 0) expect(row?.pointsLost).toEqual(ranked[at]?.pointsLost)
+        if (at >= 0) expect(row?.portionCost).toEqual(ranked[at]?.portionCost)
+      }),
+      { seed: 94, numRuns: 40 },
     )
   })
 

@@ -1,4 +1,4 @@
-import type { Brief, DishForSeen, OfferSheet, Problem, ResolvedOffer, Result, SeenRow } from '@tender-gill/contract'
+import type { Brief, DishForSeen, OfferSheet, Problem, Result, SeenRow } from '@tender-gill/contract'
 import { computePortionCost, computeWeightToBuyG } from '../amounts/index.ts'
 import { createScoring, explainPoints, toTenth } from '../fit/index.ts'
 import {
@@ -24,17 +24,19 @@ interface Laid {
   readonly own: readonly (readonly Entry[])[]
 }
 
-/** The board with the fish that were seen beside it, judged by the same asks: what is scored may hang on their prices. */
+/**
+ * The board with the fish that were seen beside it, judged by the same asks: what is scored may hang on their prices. A fish that was seen is
+ * the board's own offer, with the year, the stock and the prices of the dish's day on it, and its ticket over that.
+ */
 function layBeside(board: Board, seen: readonly Seen[]): Laid {
   const { brief } = board
-  const dressed = seen.map(({ offers }): readonly ResolvedOffer[] => offers.map((offer) => withFreezing(offer, brief)))
+  const onDay = new Map(board.entries.map(({ candidate: { offer } }) => [offer.id, offer]))
+  const dressed = seen.map(({ matches, dress }) => matches.map((offer) => dress(onDay.get(offer.id) ?? withFreezing(offer, brief))))
   const scoring = createScoring(brief, [...board.entries.map(({ candidate }) => candidate.offer), ...dressed.flat()])
   const own = seen.map((fish, i) => (dressed[i] ?? []).map((offer) => judgeSeen(fish, offer, brief, scoring)))
   if (scoring.asks.length === board.scoring.asks.length) return { board, own }
-  return {
-    board: { ...board, scoring, considered: board.considered.map(({ candidate }) => judgeOffer(candidate.offer, brief, scoring)) },
-    own,
-  }
+  const judge = ({ candidate }: Entry): Entry => judgeOffer(candidate.offer, brief, scoring)
+  return { board: { ...board, scoring, entries: board.entries.map(judge), considered: board.considered.map(judge) }, own }
 }
 
 /** The offer that stands for every other species, in standing order. */

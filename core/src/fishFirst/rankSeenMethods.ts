@@ -7,11 +7,13 @@ import type { Seen } from './readSeen.ts'
 
 /** One way of cooking in one cut, with the fish that suits it best. */
 function judge(method: Method, format: Format, seen: readonly Seen[], sheet: OfferSheet, today: string): MethodForSeen | undefined {
-  const offers = seen.flatMap((fish) => fish.offers.map((offer) => ({ ...offer, hidden: false })))
-  const board = createBoard(createPlainBrief(method, format), { ...sheet, offers }, today)
+  const own = seen.map(({ matches, dress }) => matches.map((offer) => ({ ...dress(offer), hidden: false })))
+  const board = createBoard(createPlainBrief(method, format), { ...sheet, offers: own.flat() }, today)
   if (!board.ok) return undefined
   const { brief, scoring } = board.value
-  const entries = seen.flatMap((fish) => fish.offers.map((offer) => judgeSeen(fish, { ...offer, hidden: false }, brief, scoring)))
+  // As the board has them: with what the kitchen keeps of stocks laid over them.
+  const onBoard = new Map(board.value.entries.map(({ candidate: { offer } }) => [offer.id, offer]))
+  const entries = seen.flatMap((fish, i) => (own[i] ?? []).map((offer) => judgeSeen(fish, onBoard.get(offer.id) ?? offer, brief, scoring)))
   const best = pickSeen(entries, brief, scoring)
   if (!best) return undefined
   const { offer } = best.candidate
@@ -19,7 +21,7 @@ function judge(method: Method, format: Format, seen: readonly Seen[], sheet: Off
     method,
     label: METHOD_TABLE[method].label,
     format,
-    seen: seen.findIndex(({ offers: own }) => own.some(({ id }) => id === offer.id)),
+    seen: own.findIndex((offers) => offers.some(({ id }) => id === offer.id)),
     common: offer.common,
     fit: best.gates.length > 0 ? null : toTenth(best.fit.fit),
     sentence: describeWorst(best, brief),

@@ -7,7 +7,10 @@ import { SEEN_DEPTH_SPREAD } from '../tables/constants.ts'
 export interface Seen {
   readonly species: string
   readonly common: string
-  readonly offers: readonly ResolvedOffer[]
+  /** The book's offers it may be, as the sheet has them. */
+  readonly matches: readonly ResolvedOffer[]
+  /** What was read off the counter laid over one of them, under a name of its own: over the sheet's, or over the same with a dish's day on it. */
+  readonly dress: (offer: ResolvedOffer) => ResolvedOffer
   /** How it lies there; null where that was not said. */
   readonly form: Form | null
   /** What lies there in all, g; null where it was not weighed. */
@@ -75,7 +78,7 @@ export function readSeen(seen: SeenFish, index: number, offers: readonly Resolve
   if (form === undefined) {
     if (seen.price || eachG !== undefined)
       return refuse(`${at}/form`, 'say how it lies there, whole or cut: its price and its weight hang on that')
-    return { ok: true, value: { species: first.species, common: first.common, offers: found.value.map(mark), form: null, totalG } }
+    return { ok: true, value: { species: first.species, common: first.common, matches: found.value, dress: mark, form: null, totalG } }
   }
   const ticket = readTicket(seen, form, at)
   if (!ticket.ok) return ticket
@@ -83,5 +86,5 @@ export function readSeen(seen: SeenFish, index: number, offers: readonly Resolve
     ...resize(mark(offer), form, eachG),
     prices: ticket.value ? [ticket.value] : offer.prices.filter((price) => price.form === form),
   })
-  return { ok: true, value: { species: first.species, common: first.common, offers: found.value.map(dress), form, totalG } }
+  return { ok: true, value: { species: first.species, common: first.common, matches: found.value, dress, form, totalG } }
 }

@@ -1,18 +1,49 @@
-import { findMonthPattern, readPattern } from './monthPattern.ts'
-import { gatherDays, median, type PriceQuote } from './priceDays.ts'
+import { dayOfYear, toIsoDate } from '../calendar/index.ts'
+import { gatherDays, median, type PriceDay, type PriceQuote } from './priceDays.ts'
 
-/** Days that count as a year of prices. */
+/** Days that count towards what a fish usually costs: this year and the one before. */
+const YEARS_DAYS = 800
 const YEAR_DAYS = 365
 const LEAST_DAYS = 5
+/** How near in the calendar a price must be to speak for a day, as the standard deviation of its weight: half a month to each side. */
+const NEAR_DAYS = 15
+/** Prices of the last days are those of now, not the usual ones. */
+const NOW_DAYS = 7
+/** Together at least this weight of prices near the day, else the year's middle stands for it. */
+const LEAST_WEIGHT = 1.5
+
+/** Days between two days of the calendar, whatever their years, 0..182. */
+function daysApart(a: number, b: number): number {
+  const apart = Math.abs(dayOfYear(toIsoDate(a)) - dayOfYear(toIsoDate(b)))
+  return Math.min(apart, 365 - Math.min(apart, 365))
+}
+
+/** The value at which half of the weight lies below. @param values with their weights, any order */
+function weightedMedian(values: readonly (readonly [value: number, weight: number])[]): number {
+  const sorted = [...values].sort(([a], [b]) => a - b)
+  const half = sorted.reduce((sum, [, weight]) => sum + weight, 0) / 2
+  let below = 0
+  for (const [value, weight] of sorted) {
+    below += weight
+    if (below >= half) return value
+  }
+  return sorted.at(-1)?.[0] ?? Number.NaN
+}
 
 /**
- * What a kilogram usually costs at this time of the year: the middle of the last year's prices with the month's pattern put on it, where a
- * year is known; else that middle alone. It is what today's price is held against.
- * @returns null with fewer than five days of quotes
+ * What a kilogram usually costs at this time of the year: the middle of what it cost around this day of the calendar, this year and the one
+ * before, the nearer days the more; the last week, which is what is held against it, left out. It lies within what was really asked at that
+ * time. Where nothing was asked then, the middle of the last year.
+ * @returns in the unit of the quotes; null with fewer than five days of quotes in the last year
  */
 export function findUsualPrice(quotes: readonly PriceQuote[], day: number): number | null {
-  const days = gatherDays(quotes.filter((quote) => quote.day <= day && quote.day > day - YEAR_DAYS))
-  if (days.length < LEAST_DAYS) return null
-  const pattern = findMonthPattern(days)
-  return Math.exp(median(days.map((one) => one.logPerKg - readPattern(pattern, one.day))) + readPattern(pattern, day))
+  const days = gatherDays(quotes.filter((quote) => quote.day <= day && quote.day > day - YEARS_DAYS))
+  const lastYear = days.filter((one) => one.day > day - YEAR_DAYS)
+  if (lastYear.length < LEAST_DAYS) return null
+  const near = days.flatMap((one: PriceDay): (readonly [number, number])[] => {
+    const apart = daysApart(one.day, day)
+    return one.day > day - NOW_DAYS || apart > 3 * NEAR_DAYS ? [] : [[one.logPerKg, Math.exp(-0.5 * (apart / NEAR_DAYS) ** 2)]]
+  })
+  const weight = near.reduce((sum, [, one]) => sum + one, 0)
+  return Math.exp(weight >= LEAST_WEIGHT ? weightedMedian(near) : median(lastYear.map(({ logPerKg }) => logPerKg)))
 }

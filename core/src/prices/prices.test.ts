@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { computePerKg, estimatePrice, findGroupMove, type PriceEstimate, type PriceQuote } from './index.ts'
+import { computePerKg, estimatePrice, findGroupMove, findUsualPrice, type PriceEstimate, type PriceQuote } from './index.ts'
 
 const quotesArbitrary = fc
   .array(fc.record({ day: fc.integer({ min: 0, max: 700 }), perKg: fc.double({ min: 1, max: 90, noNaN: true }) }), {
@@ -129,5 +129,53 @@ describe('the estimate of a price', () => {
     // Eleven months up to the dearest time: the next month is not known yet.
     const quotes = daily(95, 410, wave).filter(({ day }) => day % 7 === 0)
     for (const day of [410, 418, 426]) expect(must(estimatePrice(quotes, day)).perKg.typical).toBeGreaterThan(wave(410) * 0.93)
+  })
+})
+
+describe('what a fish usually costs at this time of the year', () => {
+  /** Weekly prices over two years and a half that are dear in winter by a third to each side. */
+  const seasonal = (day: number) => 20 * Math.exp(0.3 * Math.cos((2 * Math.PI * day) / 365.25))
+  const weekly = Array.from({ length: 130 }, (_, i) => at(i * 7, seasonal(i * 7)))
+
+  it('is what was asked around this day of the calendar: a dear season is not told as dear', () => {
+    for (const day of [640, 700, 760, 820, 880]) {
+      const usual = findUsualPrice(weekly, day) ?? Number.NaN
+      expect(Math.abs(Math.log(usual / seasonal(day)))).toBeLessThan(0.05)
+    }
+  })
+
+  it('lies within what was really asked within six weeks of it, in the years that count, whatever was asked', () => {
+    const wanders = fc.array(fc.double({ min: 1, max: 90, noNaN: true }), { minLength: 120, maxLength: 120 })
+    fc.assert(
+      fc.property(wanders, fc.integer({ min: 790, max: 835 }), (prices, day) => {
+        const quotes = prices.map((perKg, i) => at(i * 7, perKg))
+        const usual = findUsualPrice(quotes, day) ?? Number.NaN
+        const near = quotes.filter((quote) => {
+          const apart = (((day - quote.day) % 365) + 365) % 365
+          return quote.day <= day - 7 && (apart <= 48 || apart >= 365 - 48)
+        })
+        const logs = near.map(({ logPerKg }) => logPerKg)
+        expect(Math.log(usual)).toBeGreaterThanOrEqual(Math.min(...logs) - 1e-9)
+        expect(Math.log(usual)).toBeLessThanOrEqual(Math.max(...logs) + 1e-9)
+      }),
+      { seed: 305 },
+    )
+  })
+
+  it('leaves out the last week, which is what is held against it', () => {
+    const jumped = [...weekly.filter(({ day }) => day <= 800), at(802, 500)]
+    expect(findUsualPrice(jumped, 803)).toBeCloseTo(
+      findUsualPrice(
+        weekly.filter(({ day }) => day <= 795),
+        803,
+      ) ?? 0,
+      6,
+    )
+  })
+
+  it('is the middle of the year where nothing was asked at that time, and nothing from a few days', () => {
+    const summer = Array.from({ length: 8 }, (_, i) => at(150 + i * 7, 10 + i))
+    expect(findUsualPrice(summer, 330)).toBeCloseTo(Math.exp((Math.log(13) + Math.log(14)) / 2), 6)
+    expect(findUsualPrice(summer.slice(0, 4), 330)).toBeNull()
   })
 })

@@ -21,8 +21,8 @@ export interface FeedReaderOptions {
   readonly keep: (key: string, list: FetchedList) => Promise<number>
   readonly onProblem: (key: string, problem: string, error: unknown) => void
   readonly fetchOptions?: FetchOptions
-  /** However often somebody or a stream asks, a feed is looked at no sooner than this after the last look. */
-  readonly leastPauseMs?: number
+  /** However often a person, or a stream, asks: a feed is looked at no sooner than this after the last look. */
+  readonly leastPauseMs?: { readonly person: number; readonly stream: number }
 }
 
 interface Track {
@@ -36,7 +36,15 @@ interface Track {
  * Reads feeds as outside services: each on its own, tried again with growing pauses, never twice at once; what was kept before stays. It
  * moves only when it is told the time has come.
  */
-export function createFeedReader({ feeds, now, today, keep, onProblem, fetchOptions, leastPauseMs = 20_000 }: FeedReaderOptions) {
+export function createFeedReader({
+  feeds,
+  now,
+  today,
+  keep,
+  onProblem,
+  fetchOptions,
+  leastPauseMs = { person: 1_000, stream: 20_000 },
+}: FeedReaderOptions) {
   const tracks = feeds.map((config): Track => ({
     config,
     state: {
@@ -48,10 +56,10 @@ export function createFeedReader({ feeds, now, today, keep, onProblem, fetchOpti
     busy: false,
   }))
   const at = (ms: number) => new Date(ms).toISOString()
-  const read = async (track: Track): Promise<void> => {
+  const read = async (track: Track, pauseMs: number): Promise<void> => {
     const triedAt = now().getTime()
     const { lastTriedAt } = track.state
-    if (track.busy || (lastTriedAt !== null && triedAt - Date.parse(lastTriedAt) < leastPauseMs)) return
+    if (track.busy || (lastTriedAt !== null && triedAt - Date.parse(lastTriedAt) < pauseMs)) return
     track.busy = true
     const { key, url } = track.config
     try {
@@ -79,11 +87,11 @@ export function createFeedReader({ feeds, now, today, keep, onProblem, fetchOpti
     states: (): readonly FeedState[] => tracks.map(({ state }) => state),
     /** Reads every feed whose time has come. */
     tick: async (): Promise<void> => {
-      await Promise.all(tracks.filter(({ dueAt }) => dueAt <= now().getTime()).map(read))
+      await Promise.all(tracks.filter(({ dueAt }) => dueAt <= now().getTime()).map((track) => read(track, 0)))
     },
     /** Reads feeds at once, whatever their time: all, or one. */
-    readNow: async (key?: string): Promise<void> => {
-      await Promise.all(named(key).map(read))
+    readNow: async (key?: string, asked: 'person' | 'stream' = 'person'): Promise<void> => {
+      await Promise.all(named(key).map((track) => read(track, leastPauseMs[asked])))
     },
   }
 }
@@ -97,7 +105,7 @@ export function runFeedReader(reader: FeedReader, feeds: readonly FeedConfig[], 
   for (const { key, stream } of feeds) if (stream) streams.set(stream, [...(streams.get(stream) ?? []), key])
   const sources = [...streams].map(([stream, keys]) => {
     const source = new EventSource(stream, { fetch: (url, init) => fetch(url, { ...init, redirect: 'error' }) })
-    source.addEventListener('list', () => keys.forEach((key) => void reader.readNow(key)))
+    source.addEventListener('list', () => keys.forEach((key) => void reader.readNow(key, 'stream')))
     return source
   })
   return () => {

@@ -62,7 +62,7 @@ function createReader(configs = feeds()) {
     keep: createKeepFeedList({ db, now, compute: server.compute }),
     onProblem: () => undefined,
     fetchOptions: { timeoutMs: 1500 },
-    leastPauseMs: 0,
+    leastPauseMs: { person: 0, stream: 0 },
   })
 }
 

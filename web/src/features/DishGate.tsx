@@ -7,6 +7,7 @@ import { Waiting } from '../shell/Waiting.tsx'
 import { draftDropped, draftRebased } from '../state/draftsSlice.ts'
 import type { AppDispatch } from '../state/store.ts'
 import { useDish, type Dish } from '../state/useDish.ts'
+import { describeProblem } from './dishWords.ts'
 import LaterPage from './later/LaterPage.tsx'
 
 /** Says what happens to what was typed: kept, refused with the place, or changed elsewhere in the meantime. */
@@ -14,8 +15,8 @@ function DraftNotice({ dish: { id, draft } }: { readonly dish: Dish }) {
   const dispatch = useDispatch<AppDispatch>()
   if (draft?.state === 'refused')
     return (
-      <Alert severity="error">
-        Not kept yet: {draft.problems.map(({ path, message }) => `${path.replace('/brief', '')} ${message}`).join('; ')}
+      <Alert severity="error" action={<Button onClick={() => dispatch(draftDropped(id))}>Put it back</Button>}>
+        Not kept: {draft.problems.map(describeProblem).join('; ')}. “Put it back” leaves the dish as it was kept last.
       </Alert>
     )
   if (draft?.state !== 'conflict') return null
@@ -45,7 +46,7 @@ export function DishGate({ children }: { readonly children: (dish: Dish) => Reac
     case 'missing':
       return <LaterPage />
     case 'away':
-      return <Alert severity="warning">The dish could not be fetched. It will appear as soon as the house book answers.</Alert>
+      return <Alert severity="warning">The dish could not be fetched. It will appear as soon as the server answers.</Alert>
     case 'ready':
       return (
         <>

@@ -1,5 +1,5 @@
-import type { Brief, Diners } from '@tender-gill/contract'
-import { FORMAT_LABEL, METHOD_TABLE } from '@tender-gill/core'
+import type { AskKey, Brief, Diners, Problem } from '@tender-gill/contract'
+import { ASK_LABEL, FORMAT_LABEL, METHOD_TABLE } from '@tender-gill/core'
 
 const count = (n: number | undefined, one: string, many: string) => (n ? [`${n} ${n === 1 ? one : many}`] : [])
 
@@ -59,6 +59,33 @@ export const kilosToBuy = (g: number): string => {
   return kilos(Math.ceil(g / step - 1e-9) * step)
 }
 export const kilos = (g: number): string => (g >= 1000 ? `${(g / 1000).toFixed(g >= 10_000 ? 1 : 2)} kg` : `${Math.round(g)} g`)
+
+const PLACES: Readonly<Record<string, string>> = {
+  dish: 'The name',
+  method: 'How it is cooked',
+  format: 'The cut',
+  thicknessMm: 'Thickness',
+  covers: 'Covers',
+  portionG: 'The portion',
+  diners: 'Who eats it',
+  budget: 'The budget',
+  keep: 'How long it waits',
+  date: 'The day',
+  waters: 'The waters',
+  pool: 'The fish to choose from',
+  doneness: 'How far it is cooked',
+}
+const ENDS: Readonly<Record<string, string>> = { from: ', its lower end', to: ', its upper end', pull: ', how much it matters' }
+
+/** A problem of a brief in words: where it is as a cook calls it, and what it is. */
+export function describeProblem({ path, message }: Problem): string {
+  const [first = '', second = '', third = ''] = path
+    .replace(/^\/brief/, '')
+    .split('/')
+    .slice(1)
+  const place = first === 'asks' ? `${ASK_LABEL[second as AskKey] ?? second}${ENDS[third] ?? ''}` : (PLACES[first] ?? '')
+  return place === '' ? message : `${place}: ${message}`
+}
 
 /** Names as they are read out: "cod, hake and ling". */
 export const joinWords = (names: readonly string[]): string =>

@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { EMPTY, fieldOf, readForm, toForm, type BriefForm } from './brief/briefForm.ts'
 import { describeMaking, describeServing, kilosToBuy, listDiners, ofHundred } from './dishWords.ts'
+import { checkEnd } from './lineUp/BandControl.tsx'
 import { withAsk, withoutAsk } from './lineUp/editAsks.ts'
 
 const full: Brief = {
@@ -18,10 +19,8 @@ const full: Brief = {
   skin: 'any',
   seasoning: 'bold',
   longCooking: true,
-  smokeHeat: 'hot',
   origin: 'wild',
   state: 'fresh',
-  rawTreatment: 'none',
   keep: { hours: 12, tempC: 4 },
   budget: { perPortion: 4.2, currency: 'EUR', must: false },
   asks: { fat: { from: 3 } },
@@ -32,6 +31,32 @@ const read = (form: BriefForm, before: Partial<Brief> = {}) => readForm(form, be
 describe('the brief form', () => {
   it('loses nothing of a brief that goes through it, shown or not', () => {
     expect(read(toForm(full), full)).toEqual({ ok: true, value: full })
+  })
+
+  it('says nothing that nobody said: what is left open is the house’s, or the usual', () => {
+    const plain = read({ ...EMPTY, dish: 'x' })
+    expect(plain).toEqual({
+      ok: true,
+      value: { dish: 'x', method: 'pan-sear', format: 'portion', covers: 4, portionG: 150, portionBasis: 'cooked', diners: {} },
+    })
+    const said = read({ ...EMPTY, dish: 'x', doneness: 'moist', skin: 'off' })
+    expect(said).toMatchObject({ ok: true, value: { doneness: 'moist', skin: 'off' } })
+    const unsaid = read({ ...toForm(full), doneness: '', origin: '' }, full)
+    expect(unsaid.ok && [unsaid.value.doneness, unsaid.value.origin]).toEqual([undefined, undefined])
+  })
+
+  it('keeps nothing of what its cut and way of cooking do not ask', () => {
+    const whole = read({ ...toForm(full), format: 'whole', wholeServes: '2' }, full)
+    expect(whole.ok && [whole.value.thicknessMm, whole.value.wholeServes]).toEqual([undefined, 2])
+    expect(read({ ...EMPTY, dish: 'x', format: 'whole', thicknessMm: 'forty' }).ok).toBe(true)
+    const cut = read({ ...toForm(full), wholeServes: '7' }, full)
+    expect(cut.ok && [cut.value.thicknessMm, 'wholeServes' in cut.value, 'smokeHeat' in cut.value]).toEqual([30, false, false])
+  })
+
+  it('asks how many eat where that was emptied, and reads thousands as thousands', () => {
+    const emptied = read({ ...EMPTY, dish: 'x', covers: ' ' })
+    expect(emptied.ok ? [] : emptied.error.map(({ path }) => path)).toEqual(['/covers'])
+    expect(read({ ...EMPTY, dish: 'x', covers: '1,000' })).toMatchObject({ ok: true, value: { covers: 1000 } })
   })
 
   it('takes a field away when it is emptied', () => {
@@ -110,5 +135,29 @@ describe('words', () => {
       'over 99',
       '100',
     ])
+  })
+})
+
+describe('a typed end of a band', () => {
+  it('is refused beyond its scale or past the other end, so that no dish can be made unreachable', () => {
+    const check = (text: string, end: 'from' | 'to' = 'from', other: number | null = 7) => checkEnd('firmness', { end, text, other })
+    expect([check('5'), check(''), check('7'), check('9', 'to')]).toEqual([null, null, null, null])
+    expect(check('99')).toBe('a number from 0 to 10')
+    expect(check('8')).toBe('not above the other end, 7')
+    expect(check('6,5', 'to')).toBe('not below the other end, 7')
+    expect(check('soft')).toBe('a number from 0 to 10')
+    fc.assert(
+      fc.property(
+        fc.string(),
+        fc.constantFrom('from' as const, 'to' as const),
+        fc.double({ min: 0, max: 10, noNaN: true }),
+        (text, end, other) => {
+          if (check(text, end, other) !== null || text.trim() === '') return
+          const value = Number(text.trim().replace(',', '.'))
+          expect(value >= 0 && value <= 10 && (end === 'from' ? value <= other : value >= other)).toBe(true)
+        },
+      ),
+      { seed: 52 },
+    )
   })
 })

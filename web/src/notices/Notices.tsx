@@ -7,6 +7,8 @@ import { heard } from './noticesSlice.ts'
 import { useUndo } from './useUndoable.ts'
 
 const SHOWN_MS = 8_000
+/** What can be undone stays longer: one looks at the page first. */
+const UNDOABLE_MS = 30_000
 
 /** What was just done, or could not be, with its undo: at the foot of every page, the newest alone. */
 export function Notices() {
@@ -21,7 +23,7 @@ export function Notices() {
       key={id}
       open
       // What failed stays until it was read.
-      autoHideDuration={kind === 'failed' ? null : SHOWN_MS}
+      autoHideDuration={kind === 'failed' ? null : undo ? UNDOABLE_MS : SHOWN_MS}
       onClose={(_event, reason) => reason !== 'clickaway' && close()}
       anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
     >

@@ -15,9 +15,10 @@ import { Waiting } from '../../shell/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { DishGate } from '../DishGate.tsx'
-import { formatMoney, kilos, kilosToBuy } from '../dishWords.ts'
+import { formatMoney, kilos, kilosToBuy, describeProblem } from '../dishWords.ts'
 import { WhereToOrder } from '../merchants/WhereToOrder.tsx'
 import { useLineUp } from '../lineUp/useLineUp.ts'
+import { useDecide } from '../decisions/useDecide.ts'
 
 const percent = (share: number) => `${Math.round(share * 100)} %`
 
@@ -167,6 +168,7 @@ function FishAmount({ dish, taken, ranked }: { readonly dish: Dish; readonly tak
     useMemo(() => [taken.offerId], [taken.offerId]),
     dish.brief.date,
   )
+  const decide = useDecide(dish)
   const offer = offers.get(taken.offerId)
   const currency = kitchen?.currency ?? 'EUR'
   const price = Number(typed.replace(',', '.'))
@@ -177,7 +179,7 @@ function FishAmount({ dish, taken, ranked }: { readonly dish: Dish; readonly tak
   const forms = FORMS_FOR[dish.brief.format].filter((form) => offer.forms.some((sold) => sold.form === form))
   const choose = (offerId: string) => {
     const fish = ranked.find((row) => row.offerId === offerId)
-    if (fish) dish.edit({ choice: { species: fish.species, offerId, form: fish.form } })
+    if (fish) void decide({ species: fish.species, offerId, form: fish.form })
   }
   const inRanking = ranked.some(({ offerId }) => offerId === offer.id)
   return (
@@ -208,13 +210,12 @@ function FishAmount({ dish, taken, ranked }: { readonly dish: Dish; readonly tak
           total={amount?.cost ? { typical: amount.cost.total.typical, currency: amount.cost.currency } : null}
         />
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 2 }}>
-          <TextField
-            select
-            label="Fish"
-            value={inRanking ? offer.id : ''}
-            onChange={(event) => choose(event.target.value)}
-            sx={{ minWidth: 220 }}
-          >
+          <TextField select label="Fish" value={offer.id} onChange={(event) => choose(event.target.value)} sx={{ minWidth: 220 }}>
+            {!inRanking && (
+              <MenuItem value={offer.id}>
+                {offer.common}, {offer.label}
+              </MenuItem>
+            )}
             {ranked.slice(0, 40).map((row) => (
               <MenuItem key={row.offerId} value={row.offerId}>
                 {row.common}, {row.offer}
@@ -225,7 +226,7 @@ function FishAmount({ dish, taken, ranked }: { readonly dish: Dish; readonly tak
             select
             label="Bought as"
             value={taken.form}
-            onChange={(event) => dish.edit({ choice: { species: offer.species, offerId: offer.id, form: event.target.value as Form } })}
+            onChange={(event) => void decide({ species: offer.species, offerId: offer.id, form: event.target.value as Form })}
             sx={{ minWidth: 170 }}
           >
             {forms.map((form) => (
@@ -264,8 +265,7 @@ function FishAmount({ dish, taken, ranked }: { readonly dish: Dish; readonly tak
 
 function AmountsView({ dish }: { readonly dish: Dish }) {
   const lineUp = useLineUp(dish.brief)
-  if (lineUp.status === 'refused')
-    return <Alert severity="error">{lineUp.problems.map(({ path, message }) => `${path}: ${message}`).join('; ')}</Alert>
+  if (lineUp.status === 'refused') return <Alert severity="error">{lineUp.problems.map(describeProblem).join('; ')}</Alert>
   if (lineUp.status === 'waiting') return <Waiting what="the line-up" />
   const { ranked } = lineUp.lineUp
   const taken = dish.choice ?? ranked[0]

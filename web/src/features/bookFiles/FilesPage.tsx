@@ -47,11 +47,11 @@ export default function FilesPage() {
     if ('error' in answer && answer.error)
       setFailure(toProblemDetails(answer.error)?.detail ?? 'The file could not be read by the server. Try again.')
     else if (answer.data) {
-      const { importId, kept } = answer.data
+      const { importId } = answer.data
       setReport(answer.data)
       if (importId)
         void undoable(() => Promise.resolve(importId), {
-          done: `${kept} species kept in the house’s hand.`,
+          done: 'The file is kept.',
           undone: 'The import was taken back; everything is as it was.',
           undo: async (id) => {
             await undo(id).unwrap()

@@ -18,7 +18,7 @@ describe('the brief', () => {
     expect(screen.getByText('must be integer')).toBeDefined()
     expect(await box('Covers')).toHaveProperty('value', 'minus two')
     expect(server.asked).not.toContain('POST /api/briefs')
-    expect(JSON.parse(localStorage.getItem('tender-gill-new-dish') ?? '{}')).toMatchObject({ covers: 'minus two' })
+    expect(JSON.parse(localStorage.getItem('tender-gill-new-dish|lantern') ?? '{}')).toMatchObject({ covers: 'minus two' })
   })
 
   it('is told what makes no sense in it before anything is sent', async () => {

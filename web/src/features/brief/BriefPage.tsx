@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography'
 import type { Brief, Method, Problem } from '@tender-gill/contract'
 import { ALLERGENS, FORMATS, METHODS } from '@tender-gill/contract/vocabulary'
 import { FORMAT_LABEL, METHOD_TABLE, gridCell } from '@tender-gill/core'
-import { useEffect, useState, type ReactNode } from 'react'
+import { useCallback, useEffect, useState, type ReactNode } from 'react'
 import { Controller, FormProvider, useForm, useFormContext, useWatch } from 'react-hook-form'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { toProblemDetails, useCreateBriefMutation, useKitchenQuery } from '../../api/api.ts'
@@ -16,11 +16,13 @@ import { useSheet, sitAt, useEngine } from '../../engine/index.ts'
 import type { Dish } from '../../state/useDish.ts'
 import { INK } from '../../theme.ts'
 import { DishGate } from '../DishGate.tsx'
-import { EMPTY, fieldOf, readForm, toForm, type BriefForm } from './briefForm.ts'
+import { asksRawTreatment, EMPTY, fieldOf, readForm, toForm, type BriefForm } from './briefForm.ts'
 import { WatersChoice } from './WatersChoice.tsx'
 import { Choice, TextInput, Tick } from './fields.tsx'
+import { describeProblem } from '../dishWords.ts'
+import { useKitchenId } from '../../kitchen/index.ts'
 
-const KEPT = 'tender-gill-new-dish'
+const placeOf = (kitchen: string): string => `tender-gill-new-dish|${kitchen}`
 
 function Group({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
@@ -73,7 +75,9 @@ function Fields() {
     const [first] = options
     if (first && !options.some(([value]) => value === format)) setValue('format', first[0])
   }, [options, format, setValue])
-  const raw = method === 'raw' || method === 'cure' || method === 'smoke'
+  const { data: kitchen } = useKitchenQuery()
+  const date = useWatch({ control, name: 'date' })
+  const isPast = kitchen !== undefined && date !== '' && date < kitchen.today
   return (
     <>
       <Group title="The dish">
@@ -81,9 +85,9 @@ function Fields() {
         <Choice name="method" label="How it is cooked" options={METHODS.map((one) => [one, METHOD_TABLE[one].label])} />
         <Choice name="format" label="Cut" options={options} />
         {format === 'whole' ? (
-          <TextInput name="wholeServes" label="Eaters a fish" hint="Empty: any size" numeric />
+          <TextInput key="wholeServes" name="wholeServes" label="Eaters a fish" hint="Empty: any size" numeric />
         ) : (
-          <TextInput name="thicknessMm" label="Thickness, mm" hint="Empty: as it comes" numeric />
+          <TextInput key="thicknessMm" name="thicknessMm" label="Thickness, mm" hint="Empty: as it comes" numeric />
         )}
         {method === 'smoke' && (
           <Choice
@@ -95,7 +99,7 @@ function Fields() {
             ]}
           />
         )}
-        {raw && (
+        {asksRawTreatment(method) && (
           <Choice
             name="rawTreatment"
             label="Before serving raw"
@@ -133,6 +137,7 @@ function Fields() {
           name="skin"
           label="Skin"
           options={[
+            ['', 'as the house has it'],
             ['any', 'no matter'],
             ['crisp', 'crisp, it is the point'],
             ['off', 'off'],
@@ -142,6 +147,7 @@ function Fields() {
           name="seasoning"
           label="Seasoning"
           options={[
+            ['', 'as the house has it'],
             ['balanced', 'balanced'],
             ['gentle', 'gentle: the fish speaks'],
             ['bold', 'bold: strong flavours'],
@@ -151,6 +157,7 @@ function Fields() {
           name="doneness"
           label="Doneness"
           options={[
+            ['', 'as the house has it'],
             ['set', 'set, 63 °C'],
             ['moist', 'moist, below'],
           ]}
@@ -159,6 +166,7 @@ function Fields() {
           name="origin"
           label="Origin"
           options={[
+            ['', 'as the house has it'],
             ['any', 'wild or farmed'],
             ['wild', 'wild'],
             ['farmed', 'farmed'],
@@ -168,6 +176,7 @@ function Fields() {
           name="state"
           label="Fresh or frozen"
           options={[
+            ['', 'as the house has it'],
             ['any', 'either'],
             ['fresh', 'fresh'],
             ['frozen', 'frozen'],
@@ -176,7 +185,7 @@ function Fields() {
         <Tick name="longCooking" label="Cooks long, or nobody watches it" />
       </Group>
       <Group title="Day and season">
-        <TextInput name="date" label="Served on" hint="Empty: every day" date />
+        <TextInput name="date" label="Served on" hint={isPast ? 'That day is past' : 'Empty: every day'} date />
         <WatersChoice />
       </Group>
       <Group title="Money and waiting">
@@ -212,11 +221,10 @@ function Editor({ initial, before, title, action, onChange, onKeep }: EditorProp
   const show = (problems: readonly Problem[]) => {
     const known = Object.keys(initial)
     const at = (path: string) => fieldOf(path.replace(/^\/brief/, ''))
-    problems.forEach(({ path, message }) => {
-      const field = at(path)
-      if (field && known.includes(field)) form.setError(field, { message }, { shouldFocus: true })
-    })
-    setElsewhere(problems.filter(({ path }) => !known.includes(at(path) ?? '')))
+    const shown = problems.filter(({ path }) => known.includes(at(path) ?? ''))
+    // The first mistake is where one goes on.
+    shown.forEach(({ path, message }, i) => form.setError(at(path) as keyof BriefForm, { message }, { shouldFocus: i === 0 }))
+    setElsewhere(problems.filter((problem) => !shown.includes(problem)))
   }
   const submit = form.handleSubmit(async (values) => {
     setElsewhere([])
@@ -238,11 +246,7 @@ function Editor({ initial, before, title, action, onChange, onKeep }: EditorProp
       <FormProvider {...form}>
         <Box component="form" noValidate onSubmit={(event) => void submit(event)} sx={{ display: 'grid', gap: 2.5 }}>
           <Fields />
-          <div role="alert">
-            {elsewhere.length > 0 && (
-              <Alert severity="error">{elsewhere.map(({ path, message }) => `${path} ${message}`).join('; ')}</Alert>
-            )}
-          </div>
+          <div role="alert">{elsewhere.length > 0 && <Alert severity="error">{elsewhere.map(describeProblem).join('; ')}</Alert>}</div>
           <Button type="submit" variant="contained" size="large" disabled={form.formState.isSubmitting} sx={{ justifySelf: 'start' }}>
             {action}
           </Button>
@@ -252,21 +256,22 @@ function Editor({ initial, before, title, action, onChange, onKeep }: EditorProp
   )
 }
 
-const readNew = (): BriefForm => {
+const readNew = (kitchen: string): BriefForm => {
   try {
-    return { ...EMPTY, ...(JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<BriefForm>) }
+    return { ...EMPTY, ...(JSON.parse(localStorage.getItem(placeOf(kitchen)) ?? '{}') as Partial<BriefForm>) }
   } catch {
     return EMPTY
   }
 }
-const keepNew = (form: BriefForm) => localStorage.setItem(KEPT, JSON.stringify(form))
 
 function NewDish() {
   const [params] = useSearchParams()
   const [create] = useCreateBriefMutation()
   const navigate = useNavigate()
   const method = METHODS.find((one) => one === params.get('method'))
-  const kept = readNew()
+  const kitchen = useKitchenId()
+  const [kept] = useState(() => readNew(kitchen))
+  const keepNew = useCallback((form: BriefForm) => localStorage.setItem(placeOf(kitchen), JSON.stringify(form)), [kitchen])
   const onKeep = async (brief: Brief): Promise<readonly Problem[]> => {
     const { data, error } = await create({ brief })
     if (!data) {
@@ -275,7 +280,7 @@ function NewDish() {
         ? details.problems
         : [{ path: '', message: details?.detail ?? 'The dish could not be kept. What you typed is still here; try again in a moment.' }]
     }
-    localStorage.removeItem(KEPT)
+    localStorage.removeItem(placeOf(kitchen))
     await navigate(`/dishes/${data.id}/line-up`)
     return []
   }

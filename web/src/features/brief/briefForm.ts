@@ -1,5 +1,6 @@
 import type { Allergen, Brief, Diners, Format, Method, Problem } from '@tender-gill/contract'
 import { parseBrief } from '@tender-gill/contract/browser'
+import { readTyped, type Scale } from '../../typed/index.ts'
 
 /** The form as typed: every number a text, so that nothing a person typed is lost or bent. */
 export interface BriefForm {
@@ -18,14 +19,15 @@ export interface BriefForm {
   newToWholeFish: boolean
   dislikesStrongFish: boolean
   allergies: Allergen[]
-  doneness: 'set' | 'moist'
-  skin: 'crisp' | 'off' | 'any'
-  seasoning: 'gentle' | 'balanced' | 'bold'
+  /** Not said where empty: then the house's leaning counts, or the usual. So with the four below. */
+  doneness: 'set' | 'moist' | ''
+  skin: 'crisp' | 'off' | 'any' | ''
+  seasoning: 'gentle' | 'balanced' | 'bold' | ''
   longCooking: boolean
   smokeHeat: 'hot' | 'cold'
   wholeServes: string
-  origin: 'wild' | 'farmed' | 'any'
-  state: 'fresh' | 'frozen' | 'any'
+  origin: 'wild' | 'farmed' | 'any' | ''
+  state: 'fresh' | 'frozen' | 'any' | ''
   rawTreatment: 'none' | 'frozen'
   keepHours: string
   keepTempC: string
@@ -61,14 +63,14 @@ export function toForm(brief: Brief): BriefForm {
     newToWholeFish: diners.newToWholeFish ?? false,
     dislikesStrongFish: diners.dislikesStrongFish ?? false,
     allergies: [...(diners.allergies ?? [])],
-    doneness: brief.doneness ?? 'set',
-    skin: brief.skin ?? 'any',
-    seasoning: brief.seasoning ?? 'balanced',
+    doneness: brief.doneness ?? '',
+    skin: brief.skin ?? '',
+    seasoning: brief.seasoning ?? '',
     longCooking: brief.longCooking ?? false,
     smokeHeat: brief.smokeHeat ?? 'hot',
     wholeServes: brief.wholeServes === null ? '' : show(brief.wholeServes ?? 1),
-    origin: brief.origin ?? 'any',
-    state: brief.state ?? 'any',
+    origin: brief.origin ?? '',
+    state: brief.state ?? '',
     rawTreatment: brief.rawTreatment ?? 'none',
     keepHours: show(brief.keep?.hours),
     keepTempC: show(brief.keep?.tempC),
@@ -79,48 +81,59 @@ export function toForm(brief: Brief): BriefForm {
   }
 }
 
-/** A typed number as JSON has it: nothing when empty; the text itself when it is no number, so that the schema names the place. */
-const number = (text: string): unknown => {
-  const trimmed = text.trim().replace(',', '.')
-  if (trimmed === '') return undefined
-  const value = Number(trimmed)
-  return Number.isFinite(value) ? value : text
+/** A typed number as JSON has it: nothing when empty; the text itself when it is none, so that the schema names the place. */
+const number = (text: string, scale: Scale = {}): unknown => {
+  const typed = readTyped(text, scale)
+  return typed.kind === 'none' ? undefined : typed.kind === 'number' ? typed.value : text
 }
+const countOf = (text: string): unknown => number(text, { whole: true })
 const drop = (fields: Record<string, unknown>) =>
   Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined && value !== false))
+
+/** Whether a way of cooking serves fish that may be raw, so that its treatment before is asked. */
+export const asksRawTreatment = (method: Method): boolean => method === 'raw' || method === 'cure' || method === 'smoke'
+
+/** What a brief says beyond what the form shows. */
+function withoutShown(brief: Partial<Brief>): Partial<Brief> {
+  const { thicknessMm: _t, wholeServes: _w, keep: _k, budget: _b, longCooking: _l, date: _d, waters: _a, ...rest } = brief
+  const { doneness: _o, skin: _s, seasoning: _e, origin: _r, state: _f, smokeHeat: _h, rawTreatment: _p, ...kept } = rest
+  return kept
+}
 
 /** The brief a form stands for, over what the form does not show. May not be valid yet. */
 export function fromForm(form: BriefForm, before: Partial<Brief>, currency: string): unknown {
   const { children, pregnant, elderly, immunocompromised, boneShy, newToWholeFish, dislikesStrongFish, allergies } = form
   const diners = drop({
-    children: number(children),
-    pregnant: number(pregnant),
-    elderly: number(elderly),
-    immunocompromised: number(immunocompromised),
+    children: countOf(children),
+    pregnant: countOf(pregnant),
+    elderly: countOf(elderly),
+    immunocompromised: countOf(immunocompromised),
     boneShy,
     newToWholeFish,
     dislikesStrongFish,
     allergies: allergies.length > 0 ? allergies : undefined,
   }) as Diners
-  const { thicknessMm: _t, wholeServes: _w, keep: _k, budget: _b, longCooking: _l, date: _d, waters: _a, ...kept } = before
+  const kept = withoutShown(before)
   return {
     ...kept,
     ...drop({
       dish: form.dish.trim(),
       method: form.method,
       format: form.format,
-      thicknessMm: number(form.thicknessMm),
-      covers: number(form.covers),
+      // What the chosen cut and way of cooking do not ask keeps no value that counts.
+      thicknessMm: form.format === 'whole' ? undefined : number(form.thicknessMm),
+      // Emptied is not one: it is asked for.
+      covers: countOf(form.covers) ?? '',
       portionG: number(form.portionG),
       portionBasis: form.portionBasis,
-      doneness: form.doneness,
-      skin: form.skin,
-      seasoning: form.seasoning,
+      doneness: form.doneness || undefined,
+      skin: form.skin || undefined,
+      seasoning: form.seasoning || undefined,
       longCooking: form.longCooking,
-      smokeHeat: form.smokeHeat,
-      origin: form.origin,
-      state: form.state,
-      rawTreatment: form.rawTreatment,
+      smokeHeat: form.method === 'smoke' ? form.smokeHeat : undefined,
+      origin: form.origin || undefined,
+      state: form.state || undefined,
+      rawTreatment: asksRawTreatment(form.method) ? form.rawTreatment : undefined,
       date: form.date === '' ? undefined : form.date,
       waters: form.waters === '' ? undefined : form.waters.split(WATERS_APART),
       keep: form.keepHours.trim() === '' ? undefined : { hours: number(form.keepHours), tempC: number(form.keepTempC) ?? 4 },
@@ -139,7 +152,7 @@ const FIELD_OF: Record<string, keyof BriefForm> = {
   '/keep/hours': 'keepHours',
   '/keep/tempC': 'keepTempC',
   '/budget/perPortion': 'budget',
-  '/diners': 'children',
+  '/diners': 'covers',
   '/diners/children': 'children',
   '/diners/pregnant': 'pregnant',
   '/diners/elderly': 'elderly',

@@ -1,10 +1,11 @@
 import Slider from '@mui/material/Slider'
 import { styled } from '@mui/material/styles'
 import type { BandKey, NormalisedAsk } from '@tender-gill/contract'
-import { ASK_LABEL, describeValue, toAxis } from '@tender-gill/core'
+import { ASK_LABEL, AXES, describeValue, toAxis } from '@tender-gill/core'
 import { useEffect, useRef, useState } from 'react'
 import { getAxisDomain, valueAt } from '../../drawings/axisDomain.ts'
 import { INK } from '../../theme.ts'
+import { readTyped } from '../../typed/index.ts'
 
 export interface BandEdges {
   readonly from: number | null
@@ -39,38 +40,68 @@ function useAxisEnds(trait: BandKey, { from, to }: BandEdges): [number, number] 
   ]
 }
 
-/** A number one can type for one end of a band; empty leaves that end open. */
-function TypedEnd({
-  trait,
-  end,
-  value,
-  onSet,
-}: {
+const Wrong = styled('span')({ color: INK.dulse, fontSize: 13, fontWeight: 700 })
+
+interface TypedEndProps {
   readonly trait: BandKey
   readonly end: 'from' | 'to'
   readonly value: number | null
+  /** The other end of the band: the two may meet and not cross. */
+  readonly other: number | null
   readonly onSet: (value: number | null) => void
-}) {
-  const shown = value === null ? '' : String(Math.round(value * 100) / 100)
+  /** Told what is wrong with what was typed; null once nothing is. */
+  readonly onWrong: (message: string | null) => void
+}
+
+/** What is wrong with a typed end; null where nothing is. */
+export function checkEnd(
+  trait: BandKey,
+  { end, text, other }: { readonly end: 'from' | 'to'; readonly text: string; readonly other: number | null },
+): string | null {
+  const { min, max } = AXES[trait]
+  const typed = readTyped(text, { least: min, most: max })
+  if (typed.kind === 'none') return null
+  if (typed.kind === 'wrong') return typed.message
+  if (other === null) return null
+  if (end === 'from' && typed.value > other) return `not above the other end, ${roundEnd(other)}`
+  return end === 'to' && typed.value < other ? `not below the other end, ${roundEnd(other)}` : null
+}
+const roundEnd = (value: number): number => Math.round(value * 100) / 100
+
+/** A number one can type for one end of a band; empty leaves that end open. One that cannot be stays as typed, is said, and changes nothing. */
+function TypedEnd({ trait, end, value, other, onSet, onWrong }: TypedEndProps) {
+  const shown = value === null ? '' : String(roundEnd(value))
   const [text, setText] = useState(shown)
   const [before, setBefore] = useState(shown)
   if (before !== shown) {
     setBefore(shown)
     setText(shown)
   }
+  const [wrong, setWrong] = useState(false)
   // Leaving the field after Enter must not set the same number again while the answer to the first is still on its way.
   const settled = useRef<string | null>(null)
   const settle = () => {
-    if (settled.current === text) return
+    if (settled.current === text || text === shown) return
     settled.current = text
-    const number = text.trim() === '' ? null : Number(text.replace(',', '.'))
-    if (number !== null && !Number.isFinite(number)) setText(shown)
-    else if (number !== value) onSet(number)
+    const message = checkEnd(trait, { end, text, other })
+    setWrong(message !== null)
+    onWrong(message)
+    if (message !== null) return
+    const typed = readTyped(text)
+    const number = typed.kind === 'number' ? typed.value : null
+    if (number !== value) onSet(number)
+  }
+  const putBack = () => {
+    settled.current = null
+    setText(shown)
+    setWrong(false)
+    onWrong(null)
   }
   return (
     <Typed
       inputMode="decimal"
       aria-label={`${ASK_LABEL[trait]} ${end}`}
+      aria-invalid={wrong}
       placeholder="open"
       value={text}
       onChange={(event) => {
@@ -78,7 +109,10 @@ function TypedEnd({
         setText(event.target.value)
       }}
       onBlur={settle}
-      onKeyDown={(event) => event.key === 'Enter' && settle()}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') settle()
+        if (event.key === 'Escape') putBack()
+      }}
     />
   )
 }
@@ -94,6 +128,7 @@ export function BandControl({ trait, ask, onLive, onRest }: Props) {
     to: b >= domain.to - 1e-9 ? null : valueAt(trait, b),
   })
   const isHeld = held !== null
+  const [wrong, setWrong] = useState<string | null>(null)
   useEffect(() => {
     if (!isHeld) return undefined
     const onKey = (event: KeyboardEvent) => {
@@ -117,22 +152,45 @@ export function BandControl({ trait, ask, onLive, onRest }: Props) {
     else if (Array.isArray(value)) onRest(toEdges([value[0] ?? domain.from, value[1] ?? domain.to]))
   }
   return (
-    <div style={{ display: 'flex', alignItems: 'center', gap: 12 }}>
-      <TypedEnd trait={trait} end="from" value={ask.from} onSet={(from) => onRest({ from, to: ask.to })} />
-      <Slider
-        value={held ?? resting}
-        min={domain.from}
-        max={domain.to}
-        step={domain.step}
-        disableSwap
-        getAriaLabel={(index) => `${ASK_LABEL[trait]} ${index === 0 ? 'from' : 'to'}`}
-        getAriaValueText={(g, index) =>
-          (index === 0 && g <= domain.from) || (index === 1 && g >= domain.to) ? 'open' : describeValue(trait, valueAt(trait, g))
-        }
-        onChange={(_event, value) => change(value)}
-        onChangeCommitted={(_event, value) => rest(value)}
-      />
-      <TypedEnd trait={trait} end="to" value={ask.to} onSet={(to) => onRest({ from: ask.from, to })} />
-    </div>
+    <>
+      <div style={{ display: 'flex', alignItems: 'center', gap: 12 }}>
+        <TypedEnd
+          trait={trait}
+          end="from"
+          value={ask.from}
+          other={ask.to}
+          onSet={(from) => onRest({ from, to: ask.to })}
+          onWrong={setWrong}
+        />
+        <Slider
+          value={held ?? resting}
+          min={domain.from}
+          max={domain.to}
+          step={domain.step}
+          disableSwap
+          getAriaLabel={(index) => `${ASK_LABEL[trait]} ${index === 0 ? 'from' : 'to'}`}
+          getAriaValueText={(g, index) =>
+            (index === 0 && g <= domain.from) || (index === 1 && g >= domain.to) ? 'open' : describeValue(trait, valueAt(trait, g))
+          }
+          onChange={(_event, value) => change(value)}
+          onChangeCommitted={(_event, value) => rest(value)}
+        />
+        <TypedEnd
+          trait={trait}
+          end="to"
+          value={ask.to}
+          other={ask.from}
+          onSet={(to) => onRest({ from: ask.from, to })}
+          onWrong={setWrong}
+        />
+      </div>
+      <div role="alert">
+        {wrong && (
+          <Wrong>
+            {ASK_LABEL[trait]}: {wrong}. Escape puts it back.
+          </Wrong>
+        )}
+      </div>
+    </>
   )
 }

@@ -25,6 +25,7 @@ import { useTurning } from './TurningList.tsx'
 import { useLineUp } from './useLineUp.ts'
 import { describeVerdict, type Verdict } from './verdict.ts'
 import { useOffers } from '../../engine/index.ts'
+import { describeProblem } from '../dishWords.ts'
 
 const SHOWN_AT_FIRST = 8
 const STRIPS = 3
@@ -280,8 +281,8 @@ function LineUpView({ dish }: { readonly dish: Dish }) {
   if (state.status === 'refused')
     return (
       <Alert severity="error">
-        {state.problems.map(({ path, message }) => (
-          <div key={path + message}>{`${path}: ${message}`}</div>
+        {state.problems.map((problem) => (
+          <div key={problem.path + problem.message}>{describeProblem(problem)}</div>
         ))}
       </Alert>
     )

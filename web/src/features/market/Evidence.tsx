@@ -69,31 +69,18 @@ function PartInput({ stock, field: { part, label, hint, most }, year, onChange }
   )
 }
 
-interface EvidenceProps {
-  readonly record: StockRecord
+interface ViewProps {
+  readonly value: Stock
   readonly name: string
   readonly year: number
+  readonly change: (stock: Stock) => void
 }
 
-/** The evidence on one stock, its standing and what that rests on; kept as it is typed. */
-export function Evidence({ record, name, year }: EvidenceProps) {
-  const [save] = useSaveStockMutation()
-  const [remove] = useRemoveStockMutation()
-  const [restore] = useRestoreStockMutation()
-  const undoable = useUndoable()
-  const { value, change, state } = useKept<Stock>(record.stock, async (stock) => {
-    const { data } = await save({ id: record.id, revision: record.revision, input: { stock } })
-    return data !== undefined
-  })
+/** The standing of a stock, what it rests on, and the parts to say it by. */
+function EvidenceView({ value, name, year, change }: ViewProps) {
   const standing = computeStockStanding(value, year)
-  const takeAway = () =>
-    void undoable(() => remove({ id: record.id, revision: record.revision }).unwrap(), {
-      done: `The evidence on ${name} was taken away.`,
-      undone: `The evidence on ${name} is back.`,
-      undo: () => restore(record.id).unwrap(),
-    })
   return (
-    <Paper component="section" aria-label={`Evidence on ${name}`} sx={{ p: 2 }}>
+    <>
       <Typography variant="h1" component="h2">
         {name}
       </Typography>
@@ -128,6 +115,65 @@ export function Evidence({ record, name, year }: EvidenceProps) {
           <PartInput key={field.part} stock={value} field={field} year={year} onChange={change} />
         ))}
       </Box>
+    </>
+  )
+}
+
+interface NewEvidenceProps {
+  readonly species: string
+  readonly origin: 'wild' | 'farmed'
+  readonly name: string
+  readonly year: number
+  /** Keeps it; whether it was kept. */
+  readonly onKeep: (stock: Stock) => Promise<boolean>
+}
+
+/** Evidence on a stock of which nothing is known yet: kept once something is said, and nothing is made up before. */
+export function NewEvidence({ species, origin, name, year, onKeep }: NewEvidenceProps) {
+  const [value, setValue] = useState<Stock>({ species, origin })
+  const isKnown = partsOf(value).some(({ part }) => value[part] !== undefined)
+  return (
+    <Paper component="section" aria-label={`Evidence on ${name}`} sx={{ p: 2 }}>
+      <EvidenceView value={value} name={name} year={year} change={setValue} />
+      <Box sx={{ display: 'flex', gap: 2, mt: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Button variant="contained" disabled={!isKnown} onClick={() => void onKeep(value)}>
+          Keep it
+        </Button>
+        {!isKnown && (
+          <Typography variant="body2" color="text.secondary">
+            Nothing is known of it yet: say what you know of one part.
+          </Typography>
+        )}
+      </Box>
+    </Paper>
+  )
+}
+
+interface EvidenceProps {
+  readonly record: StockRecord
+  readonly name: string
+  readonly year: number
+}
+
+/** The evidence on one stock, its standing and what that rests on; kept as it is typed. */
+export function Evidence({ record, name, year }: EvidenceProps) {
+  const [save] = useSaveStockMutation()
+  const [remove] = useRemoveStockMutation()
+  const [restore] = useRestoreStockMutation()
+  const undoable = useUndoable()
+  const { value, change, state } = useKept<Stock>(record.stock, async (stock) => {
+    const { data } = await save({ id: record.id, revision: record.revision, input: { stock } })
+    return data !== undefined
+  })
+  const takeAway = () =>
+    void undoable(() => remove({ id: record.id, revision: record.revision }).unwrap(), {
+      done: `The evidence on ${name} was taken away.`,
+      undone: `The evidence on ${name} is back.`,
+      undo: () => restore(record.id).unwrap(),
+    })
+  return (
+    <Paper component="section" aria-label={`Evidence on ${name}`} sx={{ p: 2 }}>
+      <EvidenceView value={value} name={name} year={year} change={change} />
       <Box sx={{ display: 'flex', gap: 1, mt: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
         <Button size="small" onClick={takeAway}>
           Take this evidence away

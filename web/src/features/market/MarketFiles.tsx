@@ -39,7 +39,7 @@ export function MarketFiles({ what }: { readonly what: 'seasons' | 'stocks' }) {
       setReport(data)
       if (brought.length > 0)
         void undoable(() => Promise.resolve({ brought, replaced }), {
-          done: `${brought.length} ${WORDS[what]} kept, ${replaced.length} replaced.`,
+          done: 'The file is kept.',
           undone: 'The file was taken back; everything is as it was.',
           undo: async (ids) => {
             await undo(ids).unwrap()

@@ -4,6 +4,8 @@ import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import { computeStockStanding } from '@tender-gill/core'
 import { useState } from 'react'
+import type { Stock } from '@tender-gill/contract'
+import { Link } from 'react-router'
 import { useCreateStockMutation, useKitchenQuery, useStocksQuery } from '../../api/api.ts'
 import { Shoal } from '../../drawings/Shoal.tsx'
 import { useAnswer, useSheet } from '../../engine/index.ts'
@@ -11,7 +13,7 @@ import { FishSearch } from '../../shell/FishSearch.tsx'
 import { Waiting } from '../../shell/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
 import { HEADING } from '../../theme.ts'
-import { Evidence } from './Evidence.tsx'
+import { Evidence, NewEvidence } from './Evidence.tsx'
 import { MarketFiles } from './MarketFiles.tsx'
 import { MarketRooms } from './MarketRooms.tsx'
 import { RoomGrid, SideName, SideRow } from './SideList.tsx'
@@ -24,7 +26,7 @@ export default function StocksPage() {
   const { data: records } = useStocksQuery()
   const [create] = useCreateStockMutation()
   const [origin, setOrigin] = useState<'wild' | 'farmed'>('wild')
-  const species = records?.map(({ stock }) => stock.species) ?? []
+  const species = [...(records?.map(({ stock }) => stock.species) ?? []), search.get('new')?.split('|')[1] ?? []].flat()
   const names = useAnswer(useSheet(), species.join(',') || null, (desk) => desk.commonNames(species))?.value ?? {}
   if (!records || !kitchen) return <Waiting what="the stocks" />
   const year = Number(kitchen.today.slice(0, 4))
@@ -32,10 +34,18 @@ export default function StocksPage() {
     .map((record) => ({ record, standing: computeStockStanding(record.stock, year) }))
     .sort((a, b) => b.standing.typical - a.standing.typical || (a.record.id < b.record.id ? -1 : 1))
   const chosen = records.find(({ id }) => id === search.get('stock')) ?? rows[0]?.record
-  const add = async (fish: string) => {
-    const first = origin === 'farmed' ? { feed: { value: 50, year } } : { managementScore: { value: 50, year } }
-    const { data } = await create({ stock: { species: fish, origin, ...first } })
-    if (data) change((params) => params.set('stock', data.id))
+  // Of a new stock nothing is known, and nothing is kept, until somebody says something of it.
+  const begun = search.get('new')
+  const [begunOrigin, begunFish] = begun === null ? [] : begun.split('|')
+  const add = (fish: string) => change((params) => params.set('new', `${origin}|${fish}`))
+  const keepBegun = async (stock: Stock) => {
+    const { data } = await create({ stock })
+    if (!data) return false
+    change((params) => {
+      params.delete('new')
+      params.set('stock', data.id)
+    })
+    return true
   }
   return (
     <Box sx={{ mt: 1 }}>
@@ -55,7 +65,7 @@ export default function StocksPage() {
               </Button>
             ))}
           </Box>
-          <FishSearch label={`Add a ${origin} stock`} onPick={(fish) => void add(fish)} />
+          <FishSearch label={`Add a ${origin} stock`} onPick={add} />
           {rows.length === 0 && (
             <Typography sx={{ mt: 1 }}>No evidence is kept on any stock. Every shoal is hollow until some is.</Typography>
           )}
@@ -64,7 +74,15 @@ export default function StocksPage() {
               <SideRow key={id} open={id === chosen?.id} columns="36px minmax(0, 1fr) auto">
                 <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 20 }}>{standing.typical.toFixed(0)}</Box>
                 <div>
-                  <SideName open={id === chosen?.id} onOpen={() => change((params) => params.set('stock', id))}>
+                  <SideName
+                    open={id === chosen?.id}
+                    onOpen={() =>
+                      change((params) => {
+                        params.delete('new')
+                        params.set('stock', id)
+                      })
+                    }
+                  >
                     {names[stock.species] ?? stock.species}
                   </SideName>
                   <Typography variant="body2" color="text.secondary">
@@ -77,11 +95,23 @@ export default function StocksPage() {
           </Box>
           <MarketFiles what="stocks" />
           <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-            Invented in the demo. Wish and floor are set in the <a href="/house">house</a>.{' '}
-            <a href="/market/standing">How a standing is worked out</a>.
+            Invented in the demo. Wish and floor are set in the <Link to="/house">house</Link>.{' '}
+            <Link to="/market/standing">How a standing is worked out</Link>.
           </Typography>
         </Paper>
-        {chosen && <Evidence key={chosen.id} record={chosen} name={names[chosen.stock.species] ?? chosen.stock.species} year={year} />}
+        {begunFish && (begunOrigin === 'wild' || begunOrigin === 'farmed') && (
+          <NewEvidence
+            key={begun}
+            species={begunFish}
+            origin={begunOrigin}
+            name={names[begunFish] ?? begunFish}
+            year={year}
+            onKeep={keepBegun}
+          />
+        )}
+        {chosen && begun === null && (
+          <Evidence key={chosen.id} record={chosen} name={names[chosen.stock.species] ?? chosen.stock.species} year={year} />
+        )}
       </RoomGrid>
     </Box>
   )

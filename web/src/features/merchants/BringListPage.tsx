@@ -94,7 +94,7 @@ function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly 
       setReading(answer.data.reading)
       if (list && !same)
         void undoable(() => Promise.resolve(list.id), {
-          done: list.quotes === 1 ? 'One price counts from now on.' : `${list.quotes} prices count from now on.`,
+          done: 'The list is kept.',
           undone: 'The list was taken back; everything is as it was.',
           undo: async (id) => {
             await takeBack(id).unwrap()

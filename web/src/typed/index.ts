@@ -1,0 +1,1 @@
+export { readTyped, type Scale, type Typed } from './readTyped.ts'
