@@ -14,12 +14,12 @@ interface Picture {
 async function takeMonkfish(page: Page): Promise<void> {
   await page.evaluate(async () => {
     for (const id of ['paprika-skewers', 'saffron-rice', 'leek-and-potato-pie']) {
-      const { brief, revision } = (await (await fetch(`/api/kitchens/lantern-house/briefs/${id}`)).json()) as {
+      const { brief, revision } = (await (await fetch(`/api/kitchens/lantern-house/servings/${id}`)).json()) as {
         brief: object
         revision: number
       }
       const choice = { species: 'Lophius piscatorius', offerId: 'lophius-piscatorius.wild.fresh.body', form: 'fillet-skinless' }
-      await fetch(`/api/kitchens/lantern-house/briefs/${id}`, {
+      await fetch(`/api/kitchens/lantern-house/servings/${id}`, {
         method: 'PUT',
         headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
         body: JSON.stringify({ brief, choice }),
@@ -33,7 +33,7 @@ async function takeMonkfish(page: Page): Promise<void> {
 /** A dish of the demo buys fresh from both waters, so that the year is counted. */
 async function nameWaters(page: Page): Promise<void> {
   await page.evaluate(async () => {
-    const path = '/api/kitchens/lantern-house/briefs/beer-battered-supper'
+    const path = '/api/kitchens/lantern-house/servings/beer-battered-supper'
     const { brief, choice, revision } = (await (await fetch(path)).json()) as { brief: object; choice: object | null; revision: number }
     await fetch(path, {
       method: 'PUT',

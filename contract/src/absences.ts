@@ -22,7 +22,7 @@ export const Supply = closed({ species: ScientificName, kg: Type.Number({ minimu
 export type Supply = Static<typeof Supply>
 
 /** The cook's own word for one dish: this fish, or none yet. */
-export const Hold = closed({ briefId: Text(40), species: nullable(ScientificName) })
+export const Hold = closed({ servingId: Text(40), species: nullable(ScientificName) })
 export type Hold = Static<typeof Hold>
 
 export const AbsencePlanRequest = closed(
@@ -37,7 +37,7 @@ export type AbsencePlanRequest = Static<typeof AbsencePlanRequest>
 
 /** One dish that uses the missing fish, with what could take its place. */
 export const AbsenceDish = closed({
-  briefId: Text(40),
+  servingId: Text(40),
   revision: Type.Integer({ minimum: 1 }),
   dish: Text(120),
   date: nullable(Type.String()),
@@ -74,7 +74,7 @@ export const AbsencePlan = closed(
     dishes: Type.Array(AbsenceDish),
     supplies: Type.Array(SupplyUse),
     /** Dishes in which it only leads and nothing is taken yet: another leads from now on. */
-    leads: Type.Array(closed({ briefId: Text(40), dish: Text(120) })),
+    leads: Type.Array(closed({ servingId: Text(40), dish: Text(120) })),
     /** Portions that go on being served, weighted by how well the stand-in does, over all portions, 0..100. */
     standing: Type.Number({ minimum: 0, maximum: 100 }),
   },
@@ -83,7 +83,7 @@ export const AbsencePlan = closed(
 export type AbsencePlan = Static<typeof AbsencePlan>
 
 /** One dish that changes its fish, at the revision the plan was made from. */
-export const AbsenceMove = closed({ briefId: Text(40), revision: Type.Integer({ minimum: 1 }), choice: Choice })
+export const AbsenceMove = closed({ servingId: Text(40), revision: Type.Integer({ minimum: 1 }), choice: Choice })
 export type AbsenceMove = Static<typeof AbsenceMove>
 
 export const AbsenceInput = closed({ ...span, moves: Type.Array(AbsenceMove, { maxItems: 500 }) }, { $id: 'AbsenceInput' })
@@ -98,7 +98,7 @@ export const Absence = closed(
     markedAt: Type.String(),
     /** When it was taken back; null while it stands. */
     takenBackAt: nullable(Type.String()),
-    moves: Type.Array(closed({ briefId: Text(40), dish: Text(120), before: Choice, after: Choice, common: Text(80) })),
+    moves: Type.Array(closed({ servingId: Text(40), dish: Text(120), before: Choice, after: Choice, common: Text(80) })),
   },
   { $id: 'Absence' },
 )

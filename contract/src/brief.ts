@@ -91,6 +91,12 @@ const briefProperties = {
 export const Brief = closed(briefProperties, { $id: 'Brief' })
 export type Brief = Static<typeof Brief>
 
+const { covers: _covers, diners: _diners, date: _date, ...recipeProperties } = briefProperties
+
+/** What is cooked, whenever and for whomever: a brief without its day, its covers and its diners. */
+export const Recipe = closed(recipeProperties, { $id: 'Recipe' })
+export type Recipe = Static<typeof Recipe>
+
 /** A brief and the fish that is missing from it. */
 export const StandInsRequest = closed(
   { ...briefProperties, missing: ScientificName, missingOffer: Type.Optional(Text(120)), because: Type.Optional(oneOf(MISSING_REASONS)) },

@@ -16,7 +16,7 @@ export const CoverRung = closed({
 export type CoverRung = Static<typeof CoverRung>
 
 export const CoverRow = closed({
-  briefId: Text(40),
+  servingId: Text(40),
   dish: Text(120),
   /** The day it is served; null where it is on the menu every day. */
   date: nullable(Type.String()),

@@ -7,7 +7,7 @@ import { FORMS } from './vocabulary.ts'
 /** The fish taken for a dish, to be kept with the whole line-up that stood behind it. */
 export const DecisionInput = closed(
   {
-    briefId: Text(40),
+    servingId: Text(40),
     species: ScientificName,
     offerId: Text(120),
     form: oneOf(FORMS),
@@ -28,7 +28,7 @@ const Fit = nullable(Type.Number())
 export const Decision = closed(
   {
     id: Text(40),
-    briefId: Text(40),
+    servingId: Text(40),
     dish: Text(120),
     revision: Type.Integer({ minimum: 1 }),
     decidedAt: Type.String(),

@@ -13,7 +13,7 @@ export {
   type AbsenceReason,
 } from './absences.ts'
 export * from './vocabulary.ts'
-export { AskInput, Asks, Brief, Diners, HouseLeanings, OfferChoice, StandInsRequest } from './brief.ts'
+export { AskInput, Asks, Brief, Diners, HouseLeanings, OfferChoice, Recipe, StandInsRequest } from './brief.ts'
 export {
   AskStanding,
   Caution,
@@ -51,9 +51,11 @@ export {
 export { Changed, FileText, Health, ReadAgain, schemas, SheetName, SpeciesSource, type ShapeName, type Shapes } from './schemas.ts'
 export { Problem, ProblemDetails, type Result } from './problems.ts'
 export {
-  BriefInput,
-  BriefRecord,
+  ServingInput,
+  ServingRecord,
   Choice,
+  DishInput,
+  DishRecord,
   HouseSpeciesInput,
   HouseSpeciesRecord,
   Kitchen,

@@ -10,7 +10,7 @@ export const OrderDay = closed({ merchant: Text(80), delivery: IsoDate, orderBy:
 export type OrderDay = Static<typeof OrderDay>
 
 /** A dish of the house that a fish would do well. */
-export const SlabDish = closed({ briefId: Text(40), dish: Text(120), fit: Type.Number() })
+export const SlabDish = closed({ servingId: Text(40), dish: Text(120), fit: Type.Number() })
 export type SlabDish = Static<typeof SlabDish>
 
 /** One fish on today's slab, and how good a day it is for it. */
@@ -70,7 +70,7 @@ export type AlertKind = (typeof ALERT_KINDS)[number]
 /** What happened to a decision since it was taken. */
 export const DecisionAlert = closed(
   {
-    briefId: Text(40),
+    servingId: Text(40),
     dish: Text(120),
     common: Text(80),
     kind: oneOf(ALERT_KINDS),

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { Brief, HouseLeanings } from './brief.ts'
+import { Brief, HouseLeanings, Recipe } from './brief.ts'
 import { Price, Season, Stock } from './market.ts'
 import { closed, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
 import { SourceSpecies } from './sourceSpecies.ts'
@@ -9,14 +9,27 @@ import { FORMS } from './vocabulary.ts'
 export const Choice = closed({ species: ScientificName, offerId: Text(120), form: oneOf(FORMS) })
 export type Choice = Static<typeof Choice>
 
-export const BriefInput = closed({ brief: Brief, choice: Type.Optional(nullable(Choice)) }, { $id: 'BriefInput' })
-export type BriefInput = Static<typeof BriefInput>
-
 const stored = { id: Text(40), revision: Type.Integer({ minimum: 1 }), updatedAt: Type.String(), deletedAt: nullable(Type.String()) }
 
-/** A dish of the kitchen: its brief, its choice and the revision that If-Match must name. */
-export const BriefRecord = closed({ ...stored, brief: Brief, choice: nullable(Choice) }, { $id: 'BriefRecord' })
-export type BriefRecord = Static<typeof BriefRecord>
+/** A dish: what is cooked, apart from when and for whom. */
+export const DishInput = closed({ recipe: Recipe }, { $id: 'DishInput' })
+export type DishInput = Static<typeof DishInput>
+export const DishRecord = closed({ ...stored, recipe: Recipe }, { $id: 'DishRecord' })
+export type DishRecord = Static<typeof DishRecord>
+
+/**
+ * A serving as it is planned or changed: the brief of a dish on a day for so many, and the fish taken for it. What belongs to the dish is
+ * changed for all its servings. With `dishId` a new serving is one of a dish that is kept already, as that stands.
+ */
+export const ServingInput = closed(
+  { brief: Brief, choice: Type.Optional(nullable(Choice)), dishId: Type.Optional(Text(40)) },
+  { $id: 'ServingInput' },
+)
+export type ServingInput = Static<typeof ServingInput>
+
+/** A serving of the kitchen: its dish, the whole brief it is answered by, its choice, and the revision that If-Match must name. */
+export const ServingRecord = closed({ ...stored, dishId: Text(40), brief: Brief, choice: nullable(Choice) }, { $id: 'ServingRecord' })
+export type ServingRecord = Static<typeof ServingRecord>
 
 /** A price typed in by the kitchen. */
 export const PriceRecord = closed({ ...stored, price: Price }, { $id: 'PriceRecord' })

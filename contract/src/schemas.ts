@@ -2,7 +2,7 @@ import { Type, type Static } from '@sinclair/typebox'
 import { YearOfDish } from './year.ts'
 import { Absence, AbsenceInput, AbsencePlan, AbsencePlanRequest, AbsenceUndo } from './absences.ts'
 import { CoverCard } from './coverCard.ts'
-import { Brief, StandInsRequest } from './brief.ts'
+import { Brief, Recipe, StandInsRequest } from './brief.ts'
 import { Decision, DecisionDetail, DecisionInput, DecisionRerun } from './decisions.ts'
 import { LineUp } from './lineUp.ts'
 import {
@@ -24,8 +24,10 @@ import { DecisionAlert, PriceHistory, Slab } from './marketDay.ts'
 import { OfferSheet } from './offer.ts'
 import { ProblemDetails } from './problems.ts'
 import {
-  BriefInput,
-  BriefRecord,
+  DishInput,
+  DishRecord,
+  ServingInput,
+  ServingRecord,
   HouseSpeciesInput,
   HouseSpeciesRecord,
   Kitchen,
@@ -77,6 +79,9 @@ export const AnySchema = Type.Unknown({ $id: 'AnySchema' })
 
 /** Every shape that goes over the wire, under the name it has in OpenAPI. */
 export const schemas = {
+  Recipe,
+  DishInput,
+  DishRecord,
   Absence,
   AbsenceInput,
   AbsencePlan,
@@ -84,8 +89,8 @@ export const schemas = {
   AbsenceUndo,
   AnySchema,
   Brief,
-  BriefInput,
-  BriefRecord,
+  ServingInput,
+  ServingRecord,
   Changed,
   CoverCard,
   Decision,

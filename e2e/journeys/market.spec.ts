@@ -1,7 +1,7 @@
 import { expect, readLeader, test } from '../stack.ts'
 
 test('a year is painted with the pointer, and the line-up of that day follows it', async ({ page, request }) => {
-  const made = await request.post('/api/kitchens/lantern-house/briefs', {
+  const made = await request.post('/api/kitchens/lantern-house/servings', {
     data: {
       brief: {
         dish: 'Dory on the bone',
@@ -50,7 +50,7 @@ test('a year is painted with the pointer, and the line-up of that day follows it
   for (let step = 0; step < 8; step += 1) await landings.getByRole('slider', { name: 'June' }).press('ArrowUp')
   await expect(landings.getByRole('slider', { name: 'June' })).toHaveAttribute('aria-valuenow', '8')
   await expect(page.getByText('Kept.')).toBeVisible()
-  await request.delete(`/api/kitchens/lantern-house/briefs/${id}`, { headers: { 'If-Match': '"1"' } })
+  await request.delete(`/api/kitchens/lantern-house/servings/${id}`, { headers: { 'If-Match': '"1"' } })
 })
 
 test('a stock that falls below the house’s floor leaves every line-up, with the reason', async ({ page, request }) => {

@@ -12,8 +12,8 @@ test('a list is brought in, a name settled, a dish marked by its price, and one 
     budget: { perPortion: 5, currency: 'EUR' },
   }
   const choice = { species: 'Melanogrammus aeglefinus', offerId: 'melanogrammus-aeglefinus.wild.fresh.body', form: 'fillet-skin-on' }
-  const { id } = (await (await request.post('/api/kitchens/lantern-house/briefs', { data: { brief, choice } })).json()) as { id: string }
-  await request.post('/api/kitchens/lantern-house/decisions', { data: { briefId: id, ...choice } })
+  const { id } = (await (await request.post('/api/kitchens/lantern-house/servings', { data: { brief, choice } })).json()) as { id: string }
+  await request.post('/api/kitchens/lantern-house/decisions', { data: { servingId: id, ...choice } })
   await page.goto(`/dishes/${id}/amounts`)
   await expect(page.getByText(/Hessle Quay Fish: order by 21:00 Monday for Tuesday/)).toBeVisible()
 
@@ -47,7 +47,7 @@ test('a list is brought in, a name settled, a dish marked by its price, and one 
   await expect(page.getByText('Haddock in a pan')).toBeVisible()
   await page.waitForTimeout(500)
   await expect(note).toHaveCount(0)
-  await request.delete(`/api/kitchens/lantern-house/briefs/${id}`, { headers: { 'If-Match': '"1"' } })
+  await request.delete(`/api/kitchens/lantern-house/servings/${id}`, { headers: { 'If-Match': '"1"' } })
 })
 
 test('the slab says what is good today, a fish opens its price over the year, and a dish its line-up', async ({ page }) => {

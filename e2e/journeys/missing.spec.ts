@@ -10,11 +10,11 @@ const DISHES = [
 test('a fish is missing for the whole kitchen: three dishes move together, and one press takes it back', async ({ page, request }) => {
   const ids: string[] = []
   for (const brief of DISHES) {
-    const made = await request.post('/api/kitchens/lantern-house/briefs', { data: { brief: { ...brief, draws: 400 }, choice: MONKFISH } })
+    const made = await request.post('/api/kitchens/lantern-house/servings', { data: { brief: { ...brief, draws: 400 }, choice: MONKFISH } })
     ids.push(((await made.json()) as { id: string }).id)
   }
   const takenBy = async (id: string) =>
-    ((await (await request.get(`/api/kitchens/lantern-house/briefs/${id}`)).json()) as { choice: { species: string } }).choice.species
+    ((await (await request.get(`/api/kitchens/lantern-house/servings/${id}`)).json()) as { choice: { species: string } }).choice.species
 
   await page.goto(`/dishes/${ids[0] ?? ''}/stand-ins`)
   await page.getByRole('button', { name: 'Not landed' }).click()
@@ -42,7 +42,7 @@ test('a fish is missing for the whole kitchen: three dishes move together, and o
   await page.getByRole('button', { name: 'Take it back, with 3 dishes' }).click()
   await expect(page.getByText(/^Anglerfish \(monkfish\) is there again\. .* have it back\.$/)).toBeVisible()
   for (const id of ids) expect(await takenBy(id)).toBe(MONKFISH.species)
-  for (const id of ids) await request.delete(`/api/kitchens/lantern-house/briefs/${id}`, { headers: { 'If-Match': '"3"' } })
+  for (const id of ids) await request.delete(`/api/kitchens/lantern-house/servings/${id}`, { headers: { 'If-Match': '"3"' } })
 })
 
 test('the swap map is walked with the keyboard, from one fish to the next', async ({ page }) => {

@@ -136,7 +136,7 @@ export const market = {
     query: { date: 'day' },
     output: 'Slab',
     study: true,
-    reads: ['dish', 'merchant', ...LAID_OVER],
+    reads: ['serving', 'merchant', ...LAID_OVER],
   }),
   priceHistory: question({
     method: 'GET',

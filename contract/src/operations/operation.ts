@@ -4,6 +4,7 @@ import type { ShapeName, Shapes } from '../schemas.ts'
 export const ENTITIES = [
   'kitchen',
   'dish',
+  'serving',
   'decision',
   'absence',
   'price',

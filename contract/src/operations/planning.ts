@@ -4,19 +4,29 @@ import { LAID_OVER } from './sheets.ts'
 
 /** Dishes, the fish taken for them, fish that are missing, the days on one page. */
 export const planning = {
-  ...recordOperations('brief', 'briefs', {
-    path: 'briefs',
-    what: 'dish',
+  ...recordOperations('dish', 'dishes', {
+    path: 'dishes',
+    what: 'dish, apart from when and for whom',
     entity: 'dish',
     permission: 'plan',
-    input: 'BriefInput',
-    record: 'BriefRecord',
+    input: 'DishInput',
+    record: 'DishRecord',
+    touches: ['dish', 'serving'],
+  }),
+  ...recordOperations('serving', 'servings', {
+    path: 'servings',
+    what: 'dish on a day for so many',
+    entity: 'serving',
+    permission: 'plan',
+    input: 'ServingInput',
+    record: 'ServingRecord',
+    touches: ['serving', 'dish'],
   }),
   decisions: question({
     method: 'GET',
     path: '/decisions',
-    summary: 'Decisions of the kitchen, or of one dish',
-    query: { brief: 'text' },
+    summary: 'Decisions of the kitchen, or of one serving',
+    query: { serving: 'text' },
     output: 'Decision',
     many: true,
     reads: ['decision'],
@@ -31,13 +41,13 @@ export const planning = {
   decide: command({
     method: 'POST',
     path: '/decisions',
-    summary: 'Take a fish for a dish: the choice, the decision and the line-up it rests on, in one step',
+    summary: 'Take a fish for a serving: the choice, the decision and the line-up it rests on, in one step',
     permission: 'plan',
     input: 'DecisionInput',
     output: 'Decision',
     creates: true,
     study: true,
-    touches: ['decision', 'dish'],
+    touches: ['decision', 'serving', 'dish'],
   }),
   rerunDecision: question({
     method: 'POST',
@@ -45,7 +55,7 @@ export const planning = {
     summary: 'A decision run again, with what is different',
     output: 'DecisionRerun',
     study: true,
-    reads: ['decision', 'dish', ...LAID_OVER],
+    reads: ['decision', 'serving', ...LAID_OVER],
   }),
   absences: question({
     method: 'GET',
@@ -62,7 +72,7 @@ export const planning = {
     input: 'AbsencePlanRequest',
     output: 'AbsencePlan',
     study: true,
-    reads: ['dish', ...LAID_OVER],
+    reads: ['serving', ...LAID_OVER],
   }),
   markAbsent: command({
     method: 'POST',
@@ -73,7 +83,7 @@ export const planning = {
     output: 'Absence',
     creates: true,
     study: true,
-    touches: ['absence', 'dish', 'decision'],
+    touches: ['absence', 'serving', 'decision'],
   }),
   endAbsence: command({
     method: 'POST',
@@ -90,7 +100,7 @@ export const planning = {
     permission: 'plan',
     output: 'AbsenceUndo',
     study: true,
-    touches: ['absence', 'dish', 'decision'],
+    touches: ['absence', 'serving', 'decision'],
   }),
   coverCard: question({
     method: 'GET',
@@ -99,7 +109,7 @@ export const planning = {
     query: { from: 'day', to: 'day' },
     output: 'CoverCard',
     study: true,
-    reads: ['dish', 'merchant', ...LAID_OVER],
+    reads: ['serving', 'merchant', ...LAID_OVER],
   }),
   alerts: question({
     method: 'GET',
@@ -108,6 +118,6 @@ export const planning = {
     output: 'DecisionAlert',
     many: true,
     study: true,
-    reads: ['dish', 'decision', ...LAID_OVER],
+    reads: ['serving', 'decision', ...LAID_OVER],
   }),
 }

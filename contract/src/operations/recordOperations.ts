@@ -8,6 +8,8 @@ interface RecordKind<Path extends string, Input extends ShapeName, Record_ exten
   readonly permission: Permission
   readonly input: Input
   readonly record: Record_
+  /** What a change of one touches, where that is more than its own kind. */
+  readonly touches?: readonly Entity[]
 }
 
 const capital = <T extends string>(text: T): Capitalize<T> => (text.slice(0, 1).toUpperCase() + text.slice(1)) as Capitalize<T>
@@ -19,7 +21,7 @@ export function recordOperations<
   Path extends string,
   Input extends ShapeName,
   Record_ extends ShapeName,
->(one: One, many: Many, { path, what, entity, permission, input, record }: RecordKind<Path, Input, Record_>) {
+>(one: One, many: Many, { path, what, entity, permission, input, record, touches = [entity] }: RecordKind<Path, Input, Record_>) {
   const list = question({ method: 'GET', path: `/${path}`, summary: `The kitchen's: ${what}`, output: record, many: true, reads: [entity] })
   const find = question({
     method: 'GET',
@@ -29,7 +31,7 @@ export function recordOperations<
     answers: { one, all: many },
     reads: [entity],
   })
-  const keeps = { permission, output: record, answers: { one, all: many }, touches: [entity] } as const
+  const keeps = { permission, output: record, answers: { one, all: many }, touches } as const
   const create = command({ ...keeps, method: 'POST', path: `/${path}`, summary: `Keep a new one: ${what}`, input, creates: true })
   const save = command({ ...keeps, method: 'PUT', path: `/${path}/{id}`, summary: `Change: ${what}`, input, ifMatch: true })
   const remove = command({

@@ -19,7 +19,7 @@ import {
 import { DecisionAlert, PriceHistory, Slab } from '../marketDay.ts'
 import { OfferSheet, ResolvedOffer } from '../offer.ts'
 import type { Problem, Result } from '../problems.ts'
-import { BriefInput, HouseSpeciesInput, LeaningsInput, PriceInput, SeasonInput, SpeciesImport, StockInput } from '../records.ts'
+import { ServingInput, HouseSpeciesInput, LeaningsInput, PriceInput, SeasonInput, SpeciesImport, StockInput } from '../records.ts'
 import { SourceSpecies } from '../sourceSpecies.ts'
 import { SpeciesSheet } from '../species.ts'
 import { StandIns, SwapMap } from '../standIns.ts'
@@ -71,7 +71,7 @@ export const parsePriceListReport = createParser(PriceListReport)
 export const parsePriceListDetail = createParser(PriceListDetail)
 export const parseSeasonInput = createParser(SeasonInput)
 export const parseStockInput = createParser(StockInput)
-export const parseBriefInput = createParser(BriefInput)
+export const parseServingInput = createParser(ServingInput)
 export const parsePriceInput = createParser(PriceInput)
 export const parseHouseSpeciesInput = createParser(HouseSpeciesInput)
 export const parseSpeciesImport = createParser(SpeciesImport)

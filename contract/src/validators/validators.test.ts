@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { parseBrief as parseInBrowser } from '@tender-gill/contract/browser'
 import { buildOpenApi } from '../openApi.ts'
-import { parseBrief, parseBriefInput, parseLineUp, parsePriceInput, parseStandIns, parseStandInsRequest } from './index.ts'
+import { parseBrief, parseServingInput, parseLineUp, parsePriceInput, parseStandIns, parseStandInsRequest } from './index.ts'
 
 const brief = (patch: object = {}) => ({ dish: 'Skewers', method: 'grill', format: 'chunk', ...patch })
 const pathsOf = (result: ReturnType<typeof parseBrief>) => (result.ok ? [] : result.error.map(({ path }) => path))
@@ -102,7 +102,7 @@ describe('parseBrief', () => {
 
 describe('other inputs', () => {
   it('names the place inside a stored dish and a stored price', () => {
-    expect(parseBriefInput({ brief: brief({ covers: 0 }) })).toMatchObject({ ok: false, error: [{ path: '/brief/covers' }] })
+    expect(parseServingInput({ brief: brief({ covers: 0 }) })).toMatchObject({ ok: false, error: [{ path: '/brief/covers' }] })
     expect(parsePriceInput({ price: { species: 'Gadus morhua', form: 'whole', price: 9, currency: 'euro', unit: 'kg' } })).toMatchObject({
       ok: false,
       error: [{ path: '/price/currency' }],
@@ -122,7 +122,7 @@ describe('the published OpenAPI document', () => {
 
 describe('parsers', () => {
   it('work in whatever order they are first used, though their schemas hold each other', () => {
-    expect(parseBriefInput({ brief: brief() }).ok).toBe(true)
+    expect(parseServingInput({ brief: brief() }).ok).toBe(true)
     expect(parseBrief(brief()).ok).toBe(true)
     expect(parseLineUp({}).ok).toBe(false)
     expect(parseStandIns({}).ok).toBe(false)

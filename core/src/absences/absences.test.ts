@@ -121,7 +121,7 @@ const plan = (patch: Partial<AbsencePlanRequest> = {}, dishes: readonly KeptDish
 describe('a fish missing for the whole kitchen', () => {
   it('concerns the dishes that take it in those days, and no other', () => {
     const { dishes, standing } = plan()
-    expect(dishes.map(({ briefId }) => briefId)).toEqual(['skewers', 'curry', 'braise'])
+    expect(dishes.map(({ servingId }) => servingId)).toEqual(['skewers', 'curry', 'braise'])
     for (const { ladder, move, sentence } of dishes) {
       expect(move).toBe(0)
       expect(sentence).toBeNull()
@@ -132,8 +132,8 @@ describe('a fish missing for the whole kitchen', () => {
   })
 
   it('gives each dish the ladder it has by itself', () => {
-    for (const { briefId, ladder } of plan().dishes) {
-      const brief = DISHES.find(({ id }) => id === briefId)?.brief ?? buildBrief()
+    for (const { servingId, ladder } of plan().dishes) {
+      const brief = DISHES.find(({ id }) => id === servingId)?.brief ?? buildBrief()
       const alone = must(
         findStandIns({ ...brief, missing: monkfish.species, missingOffer: monkfish.offerId, because: 'not-landed' }, book, {
           today: TODAY,
@@ -161,8 +161,8 @@ describe('a fish missing for the whole kitchen', () => {
     const third = plan().dishes[0]?.ladder[2]?.species ?? ''
     const { dishes } = plan({
       holds: [
-        { briefId: 'skewers', species: third },
-        { briefId: 'curry', species: null },
+        { servingId: 'skewers', species: third },
+        { servingId: 'curry', species: null },
       ],
     })
     expect(dishes.map(({ move }) => move)).toEqual([2, null, 0])
@@ -180,7 +180,7 @@ describe('a fish missing for the whole kitchen', () => {
 
   it('names dishes in which it only leads', () => {
     const only = dish('tasting', { method: 'grill', format: 'chunk', pool: ['Lophius piscatorius', 'Gadus morhua'] }, null)
-    expect(plan({}, [only])).toMatchObject({ dishes: [], leads: [{ briefId: 'tasting' }] })
+    expect(plan({}, [only])).toMatchObject({ dishes: [], leads: [{ servingId: 'tasting' }] })
   })
 
   it('names the place of what is wrong', () => {

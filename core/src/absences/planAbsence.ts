@@ -109,7 +109,7 @@ function describeDish(affected: Affected, move: number | null, sentence: string 
   const { kept, choice, standIns } = affected
   const { missing } = standIns
   return {
-    briefId: kept.id,
+    servingId: kept.id,
     revision: kept.revision,
     dish: kept.brief.dish,
     date: kept.brief.date ?? null,
@@ -174,10 +174,10 @@ export function* stepAbsencePlan(
     }
     const board = createBoard(kept.brief, sheetOf(kept.brief), today)
     const leader = board.ok ? findLeader(board.value)?.candidate.offer : undefined
-    if (leader && concerns(named, leader)) leads.push({ briefId: kept.id, dish: kept.brief.dish })
+    if (leader && concerns(named, leader)) leads.push({ servingId: kept.id, dish: kept.brief.dish })
   }
   const supplies = (request.supplies ?? []).map((supply) => ({ ...supply, species: findSpecies(supply.species) ?? supply.species }))
-  const held = new Map((request.holds ?? []).map((hold) => [hold.briefId, hold.species && (findSpecies(hold.species) ?? hold.species)]))
+  const held = new Map((request.holds ?? []).map((hold) => [hold.servingId, hold.species && (findSpecies(hold.species) ?? hold.species)]))
   const { taken, worth } = assignRungs(
     affected.map((dish) => optionsOf(dish, held)),
     new Map(supplies.map(({ species: name, kg }) => [name, kg * 1000])),

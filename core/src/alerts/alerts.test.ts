@@ -51,7 +51,7 @@ describe('what happened to a decision', () => {
     })
     expect(more).toEqual([])
     // Both are within that budget: it stays first, and is only dearer.
-    expect(alert).toMatchObject({ kind: 'dearer', briefId: 'pan', common: 'Piscis' })
+    expect(alert).toMatchObject({ kind: 'dearer', servingId: 'pan', common: 'Piscis' })
     expect(alertsOf(priced(40, 14))[0]?.kind).toBe('over-budget')
     const lost = alertsOf(priced(48, 8), { then: priced(24, 26), brief: { ...BRIEF, budget: { perPortion: 4, currency: 'EUR' } } })
     expect(lost[0]).toMatchObject({ kind: 'lost-lead', leaderNow: 'Other' })

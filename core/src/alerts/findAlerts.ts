@@ -77,7 +77,7 @@ export function* stepAlerts(
     if (!happened) continue
     const leader = findLeader(laid.value)?.candidate.offer
     const leaderNow = leader && leader.species !== one.choice.species ? leader.common : null
-    alerts.push({ briefId: id, dish: brief.dish, common, ...happened, leaderNow })
+    alerts.push({ servingId: id, dish: brief.dish, common, ...happened, leaderNow })
   }
   return alerts
 }

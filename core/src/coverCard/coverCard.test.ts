@@ -35,12 +35,12 @@ const DISHES = [
 const card = (dishes = DISHES) => writeCoverCard({ from: '2026-06-08', to: '2026-06-14' }, { today: TODAY, dishes, sheetOf: () => sheet })
 
 describe('the cover card', () => {
-  it('holds the dishes of its days, those of every day first, each with its fish and a ladder without it', () => {
+  it('holds the dishes of its days, those without a day yet first, each with its fish and a ladder without it', () => {
     const { rows, covers } = card()
-    expect(rows.map(({ briefId }) => briefId)).toEqual(['supper', 'pan', 'special', 'stew'])
+    expect(rows.map(({ servingId }) => servingId)).toEqual(['supper', 'pan', 'special', 'stew'])
     expect(covers).toBe(100)
-    for (const { fish, ladder, atLeastOne, briefId } of rows) {
-      expect(fish?.taken).toBe(briefId !== 'special')
+    for (const { fish, ladder, atLeastOne, servingId } of rows) {
+      expect(fish?.taken).toBe(servingId !== 'special')
       expect(ladder.length).toBeGreaterThan(0)
       expect(atLeastOne).toBeGreaterThan(0.8)
       for (const { species, changes } of ladder) {
@@ -63,7 +63,7 @@ describe('the cover card', () => {
 
   it('keeps a dish that no fish can do, and says so by its empty place', () => {
     const none = dish('nobody', { pool: ['Ruvettus pretiosus'] })
-    expect(card([none]).rows).toMatchObject([{ briefId: 'nobody', fish: null, ladder: [], atLeastOne: 0 }])
+    expect(card([none]).rows).toMatchObject([{ servingId: 'nobody', fish: null, ladder: [], atLeastOne: 0 }])
     expect(card([none]).hangs).toEqual([])
   })
 

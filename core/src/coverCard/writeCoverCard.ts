@@ -16,7 +16,7 @@ interface Written {
 }
 
 const nobody = ({ id, brief }: KeptDish): CoverRow => ({
-  briefId: id,
+  servingId: id,
   dish: brief.dish,
   date: brief.date ?? null,
   covers: brief.covers ?? 1,
@@ -104,7 +104,7 @@ function sumHangs(written: readonly Written[]): CoverHang[] {
 
 const byDay = (a: Written, b: Written) => ((a.row.date ?? '') < (b.row.date ?? '') ? -1 : (a.row.date ?? '') > (b.row.date ?? '') ? 1 : 0)
 
-/** The card of some days, a dish at a time; yields how many are written. Dishes on the menu every day come first, then by day. */
+/** The card of some days, a dish at a time; yields how many are written. Servings for which no day is set yet come first, then by day. */
 export function* stepCoverCard({ from, to }: CardDays, context: KeptDishes): Generator<number, CoverCard> {
   const written: Written[] = []
   for (const kept of context.dishes.filter(({ brief }) => isServedIn(brief, { from, to }))) {

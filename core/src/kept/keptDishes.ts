@@ -1,7 +1,7 @@
 import type { Brief, Choice, OfferSheet } from '@tender-gill/contract'
 import { byFit, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
 
-/** A dish of the kitchen as it is kept. */
+/** A serving of the kitchen as it is kept: a dish on a day for so many, with the fish taken for it. */
 export interface KeptDish {
   readonly id: string
   readonly revision: number
@@ -18,7 +18,7 @@ export interface KeptDishes {
   readonly sheetOf: (brief: Brief) => OfferSheet
 }
 
-/** Whether a dish is served between two days, both counted. One without a day is on the menu every day. */
+/** Whether a dish is served between two days, both counted. One for which no day is set yet is shown with any days, so that it is not forgotten. */
 export const isServedIn = ({ date }: Brief, { from, to }: { readonly from: string; readonly to: string }): boolean =>
   date === undefined || (date >= from && date <= to)
 

@@ -88,9 +88,9 @@ function dishesFor(offerId: string, laid: readonly LaidDish[]): SlabDish[] {
   return laid
     .flatMap(({ id, dish, fits }) => {
       const fit = fits.get(offerId) ?? 0
-      return fit >= LEAST_FIT ? [{ briefId: id, dish, fit: toTenth(fit) }] : []
+      return fit >= LEAST_FIT ? [{ servingId: id, dish, fit: toTenth(fit) }] : []
     })
-    .sort((a, b) => b.fit - a.fit || (a.briefId < b.briefId ? -1 : 1))
+    .sort((a, b) => b.fit - a.fit || (a.servingId < b.servingId ? -1 : 1))
     .slice(0, MOST_DISHES)
 }
 

@@ -76,7 +76,7 @@ describe('today’s slab', () => {
 
   it('names the dishes of the house it would do well, and until when to order', () => {
     const [fish] = lay(weekly('Piscis unus', () => 10)).fish
-    expect(fish?.dishes).toEqual([{ briefId: 'pan', dish: 'Pan', fit: expect.any(Number) }])
+    expect(fish?.dishes).toEqual([{ servingId: 'pan', dish: 'Pan', fit: expect.any(Number) }])
     expect(fish?.order).toEqual({ merchant: 'Holt', delivery: addDays(TODAY, 1), orderBy: { date: TODAY, time: '20:00' } })
   })
 

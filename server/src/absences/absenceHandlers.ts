@@ -3,8 +3,7 @@ import type { Compute } from '../compute/index.ts'
 import type { Database } from '../database/openDatabase.ts'
 import { RequestFailure, notFound } from '../http/errors.ts'
 import type { Commit, HandlersOf } from '../http/serveOperations.ts'
-import { briefMapping } from '../records/mappings.ts'
-import { createRecordRepository } from '../records/recordRepository.ts'
+import { createServingRepository } from '../servings/servingRepository.ts'
 import { createAbsenceRepository, DishChanged, type PreparedMove } from './absenceRepository.ts'
 
 interface Deps {
@@ -18,7 +17,7 @@ const REMEMBERED_DAYS = 14
 
 const gone = () => notFound('No such absence, or it was taken back')
 const touchMoves = (touch: Parameters<Commit<unknown>>[1], moves: readonly PreparedMove[]): void => {
-  for (const { decision } of moves) touch('dish', decision.briefId)
+  for (const { decision } of moves) touch('serving', decision.servingId)
 }
 
 /** Fish a whole kitchen does without for some days: planned, confirmed with every dish it moves, ended, taken back. */
@@ -38,7 +37,7 @@ export const createAbsenceHandlers = ({
       } catch (error) {
         if (!(error instanceof DishChanged)) throw error
         throw new RequestFailure('conflict', 'A dish was changed since the plan was made. Nothing was moved.', {
-          current: await createRecordRepository(db, now, briefMapping).find(kitchen.id, error.briefId),
+          current: await createServingRepository(db, now).find(kitchen.id, error.servingId),
         })
       }
     }

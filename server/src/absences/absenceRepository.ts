@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto'
-import { and, desc, eq, gte, isNull, sql } from 'drizzle-orm'
+import { and, desc, eq, gte, isNull } from 'drizzle-orm'
+import { createServingRepository } from '../servings/servingRepository.ts'
 import type { Absence, AbsenceInput, AbsenceUndo, Choice } from '@tender-gill/contract'
 import type { Database } from '../database/openDatabase.ts'
-import { absences, briefs } from '../database/schema.ts'
+import { absences } from '../database/schema.ts'
 import { createDecisionRepository, type PreparedDecision } from '../decisions/decisionRepository.ts'
 
 /** One dish that changes its fish, with the decision that stands behind the change. */
@@ -15,8 +16,8 @@ export interface PreparedMove {
 
 /** A dish that was changed elsewhere since the plan was made: nothing of the plan is kept. */
 export class DishChanged extends Error {
-  constructor(readonly briefId: string) {
-    super(`dish ${briefId} was changed`)
+  constructor(readonly servingId: string) {
+    super(`dish ${servingId} was changed`)
   }
 }
 
@@ -32,14 +33,9 @@ const toAbsence = ({ kitchenId: _kitchen, fromDay, toDay, markedAt, takenBackAt,
 /** Fish a kitchen does without: marked with every dish it moves, and taken back with them. Both belong into one transaction. */
 export function createAbsenceRepository(db: Database, now: () => Date) {
   const own = (kitchenId: string, id: string) => and(eq(absences.kitchenId, kitchenId), eq(absences.id, id))
-  /** Changes the fish of a dish and keeps the decision; whether the dish was still at that revision. */
+  /** Changes the fish of a serving and keeps the decision; whether it was still at that revision. */
   const moveDish = async (kitchenId: string, { revision, decision }: PreparedMove): Promise<boolean> => {
-    const changed = await db
-      .update(briefs)
-      .set({ choice: decision.choice, revision: sql`${briefs.revision} + 1`, updatedAt: now() })
-      .where(and(eq(briefs.kitchenId, kitchenId), eq(briefs.id, decision.briefId), isNull(briefs.deletedAt), eq(briefs.revision, revision)))
-      .returning({ id: briefs.id })
-    if (changed.length === 0) return false
+    if (!(await createServingRepository(db, now).take(kitchenId, decision.servingId, revision, decision.choice))) return false
     await createDecisionRepository(db, now).keep(kitchenId, decision)
     return true
   }
@@ -63,13 +59,13 @@ export function createAbsenceRepository(db: Database, now: () => Date) {
       { species, common, offerId, because, from, to }: AbsenceInput & { readonly common: string },
       moves: readonly PreparedMove[],
     ): Promise<Absence> => {
-      for (const move of moves) if (!(await moveDish(kitchenId, move))) throw new DishChanged(move.decision.briefId)
+      for (const move of moves) if (!(await moveDish(kitchenId, move))) throw new DishChanged(move.decision.servingId)
       const [row] = await db
         .insert(absences)
         .values({
           ...{ kitchenId, id: randomUUID(), species, common, offerId, because, fromDay: from, toDay: to, markedAt: now() },
-          moves: moves.map(({ before, decision: { briefId, dish, choice, common: name } }) => ({
-            ...{ briefId, dish, before, after: choice, common: name },
+          moves: moves.map(({ before, decision: { servingId, dish, choice, common: name } }) => ({
+            ...{ servingId, dish, before, after: choice, common: name },
           })),
         })
         .returning()
@@ -95,8 +91,8 @@ export function createAbsenceRepository(db: Database, now: () => Date) {
       if (!row) return undefined
       const putBack: string[] = []
       const left: string[] = []
-      for (const { briefId, dish } of row.moves) {
-        const move = prepared.find(({ decision }) => decision.briefId === briefId)
+      for (const { servingId, dish } of row.moves) {
+        const move = prepared.find(({ decision }) => decision.servingId === servingId)
         ;(move && (await moveDish(kitchenId, move)) ? putBack : left).push(dish)
       }
       return { absence: toAbsence(row), putBack, left }

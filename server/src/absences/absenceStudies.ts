@@ -2,7 +2,7 @@ import type {
   AbsenceInput,
   AbsencePlan,
   AbsencePlanRequest,
-  BriefRecord,
+  ServingRecord,
   Choice,
   Kitchen,
   OfferSheet,
@@ -23,7 +23,7 @@ export interface PreparedAbsence {
 }
 
 interface Move {
-  readonly record: BriefRecord
+  readonly record: ServingRecord
   readonly before: Choice
   readonly after: Choice
   readonly sheet: OfferSheet
@@ -42,7 +42,7 @@ function checkChoice(board: Board, { offerId, species }: Choice): string | undef
 function* stepMoves(moves: readonly Move[], note: string, today: string): Generator<unknown, Promise<readonly PreparedMove[]>> {
   const prepared: Promise<PreparedMove>[] = []
   for (const { record, before, after, sheet } of moves) {
-    const decision = yield* stepDecision({ briefId: record.id, brief: record.brief, choice: after, note }, sheet, today)
+    const decision = yield* stepDecision({ servingId: record.id, brief: record.brief, choice: after, note }, sheet, today)
     prepared.push(decision.then((done) => ({ revision: record.revision, before, decision: done })))
   }
   return Promise.all(prepared)
@@ -50,7 +50,7 @@ function* stepMoves(moves: readonly Move[], note: string, today: string): Genera
 
 const absencePlan: Study<AbsencePlanRequest, AbsencePlan> = async (desk, kitchen, request) => {
   const { sheetOf } = await desk.openSheets(kitchen)
-  const context = { today: kitchen.today, dishes: await desk.briefs.list(kitchen.id), sheetOf }
+  const context = { today: kitchen.today, dishes: await desk.servings.list(kitchen.id), sheetOf }
   return (function* () {
     return unwrap(yield* stepAbsencePlan(request, context))
   })()
@@ -61,14 +61,14 @@ async function findMoves(
   desk: Desk,
   kitchen: Kitchen,
   input: AbsenceInput,
-  layOf: (record: BriefRecord) => OfferSheet,
+  layOf: (record: ServingRecord) => OfferSheet,
 ): Promise<readonly Move[]> {
   const problems: Problem[] = []
   const moves: Move[] = []
   for (const [i, move] of input.moves.entries()) {
-    const record = await desk.briefs.find(kitchen.id, move.briefId)
+    const record = await desk.servings.find(kitchen.id, move.servingId)
     if (!record?.choice) {
-      problems.push({ path: `/moves/${i}/briefId`, message: record ? 'no fish is taken for this dish' : 'no such dish' })
+      problems.push({ path: `/moves/${i}/servingId`, message: record ? 'no fish is taken for this dish' : 'no such dish' })
       continue
     }
     const sheet = layOf(record)
@@ -107,8 +107,8 @@ const preparePutBack: Study<{ readonly id: string }, Promise<readonly PreparedMo
   const standing = (await desk.absences.listStanding(kitchen.id)).filter((other) => other.id !== id)
   const sheets = await desk.openSheetsWith(kitchen, standing)
   const moves: Move[] = []
-  for (const { briefId, before, after } of absence.moves) {
-    const record = await desk.briefs.find(kitchen.id, briefId)
+  for (const { servingId, before, after } of absence.moves) {
+    const record = await desk.servings.find(kitchen.id, servingId)
     if (record && sameChoice(record.choice, after))
       moves.push({ record, before: after, after: before, sheet: sheets.sheetOf(record.brief) })
   }

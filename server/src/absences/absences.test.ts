@@ -14,35 +14,35 @@ const MONKFISH = { species: 'Lophius piscatorius', offerId: 'lophius-piscatorius
 const post = (path: string, body?: object, kitchen?: string) => call(path, { method: 'POST', body, kitchen })
 const makeDish = async (patch: object = {}, choice: object | null = MONKFISH): Promise<string> => {
   const brief = { dish: 'Skewers', method: 'grill', format: 'chunk', covers: 12, draws: 100, ...patch }
-  return (await post('/api/briefs', { brief, choice })).body.id
+  return (await post('/api/servings', { brief, choice })).body.id
 }
 const days = { from: '2026-06-13', to: '2026-06-16' }
 const missing = { species: MONKFISH.species, offerId: null, because: 'not-landed', ...days }
 const plan = async (patch: object = {}) => (await post('/api/absences/plan', { ...missing, ...patch })).body
 const movesOf = (
-  dishes: { briefId: string; revision: number; move: number | null; ladder: { species: string; offerId: string; form: string }[] }[],
+  dishes: { servingId: string; revision: number; move: number | null; ladder: { species: string; offerId: string; form: string }[] }[],
 ) =>
-  dishes.flatMap(({ briefId, revision, move, ladder }) => {
+  dishes.flatMap(({ servingId, revision, move, ladder }) => {
     const rung = ladder[move ?? -1]
-    return rung ? [{ briefId, revision, choice: { species: rung.species, offerId: rung.offerId, form: rung.form } }] : []
+    return rung ? [{ servingId, revision, choice: { species: rung.species, offerId: rung.offerId, form: rung.form } }] : []
   })
-const dish = async (id: string) => (await call(`/api/briefs/${id}`)).body
+const dish = async (id: string) => (await call(`/api/servings/${id}`)).body
 const takeAway = async (id: string) =>
-  call(`/api/briefs/${id}`, { method: 'DELETE', headers: { 'If-Match': `"${(await dish(id)).revision}"` } })
+  call(`/api/servings/${id}`, { method: 'DELETE', headers: { 'If-Match': `"${(await dish(id)).revision}"` } })
 
 describe('a fish missing for the whole kitchen', () => {
   it('moves every dish that takes it in one step, keeps the decisions, and is taken back in one step', async () => {
     const ids = [await makeDish(), await makeDish({ dish: 'Curry', method: 'curry' }), await makeDish({ dish: 'Braise', method: 'braise' })]
     const answer = await plan()
     expect(parseAbsencePlan(answer).ok).toBe(true)
-    expect(answer.dishes.map(({ briefId }: { briefId: string }) => briefId).sort()).toEqual([...ids].sort())
+    expect(answer.dishes.map(({ servingId }: { servingId: string }) => servingId).sort()).toEqual([...ids].sort())
     const moves = movesOf(answer.dishes)
-    const moveOf = (id: string) => moves.find(({ briefId }) => briefId === id)?.choice
+    const moveOf = (id: string) => moves.find(({ servingId }) => servingId === id)?.choice
     const marked = await post('/api/absences', { ...missing, moves })
     expect(marked).toMatchObject({ status: 201, body: { common: 'Anglerfish (monkfish)', takenBackAt: null, moves: { length: 3 } } })
     for (const id of ids) {
       expect(await dish(id)).toMatchObject({ choice: moveOf(id), revision: 2 })
-      expect((await call(`/api/decisions?brief=${id}`)).body[0]).toMatchObject({
+      expect((await call(`/api/decisions?serving=${id}`)).body[0]).toMatchObject({
         species: moveOf(id)?.species,
         note: 'Anglerfish (monkfish) is missing until 16 June',
       })
@@ -59,7 +59,7 @@ describe('a fish missing for the whole kitchen', () => {
     expect([...undone.body.putBack].sort()).toEqual(['Braise', 'Curry', 'Skewers'])
     for (const id of ids) {
       expect((await dish(id)).choice).toEqual(MONKFISH)
-      expect((await call(`/api/decisions?brief=${id}`)).body[0]).toMatchObject({ species: MONKFISH.species, revision: 2 })
+      expect((await call(`/api/decisions?serving=${id}`)).body[0]).toMatchObject({ species: MONKFISH.species, revision: 2 })
     }
     expect((await call('/api/absences')).body).toEqual([])
     expect((await post(`/api/absences/${marked.body.id}/undo`)).status).toBe(404)
@@ -72,7 +72,7 @@ describe('a fish missing for the whole kitchen', () => {
     const ids = [await makeDish(), await makeDish({ dish: 'Curry', method: 'curry' })]
     const moves = movesOf((await plan()).dishes)
     const record = await dish(ids[1] ?? '')
-    await call(`/api/briefs/${record.id}`, {
+    await call(`/api/servings/${record.id}`, {
       method: 'PUT',
       body: { brief: { ...record.brief, covers: 40 }, choice: record.choice },
       headers: { 'If-Match': '"1"' },
@@ -88,7 +88,7 @@ describe('a fish missing for the whole kitchen', () => {
     const { id } = (await post('/api/absences', { ...missing, moves: movesOf((await plan()).dishes) })).body
     const record = await dish(ids[1] ?? '')
     const cod = { species: 'Gadus morhua', offerId: 'gadus-morhua.wild.fresh.body', form: 'fillet-skin-on' }
-    await call(`/api/briefs/${record.id}`, {
+    await call(`/api/servings/${record.id}`, {
       method: 'PUT',
       body: { brief: record.brief, choice: cod },
       headers: { 'If-Match': `"${record.revision}"` },
@@ -100,7 +100,7 @@ describe('a fish missing for the whole kitchen', () => {
 
   it('shares out a small supply, ends without moving dishes back, and holds on its own days only', async () => {
     const ids = [await makeDish({ covers: 40, dish: 'Big' }), await makeDish({ covers: 4, dish: 'Small' })]
-    const big = (await plan()).dishes.find(({ briefId }: { briefId: string }) => briefId === ids[0])
+    const big = (await plan()).dishes.find(({ servingId }: { servingId: string }) => servingId === ids[0])
     const [first] = big.ladder
     const settled = await plan({ supplies: [{ species: first.species, kg: first.buyG / 1000 }] })
     expect(Object.fromEntries(settled.dishes.map(({ dish: name, move }: { dish: string; move: number }) => [name, move]))).toEqual({
@@ -126,7 +126,7 @@ describe('a fish missing for the whole kitchen', () => {
     const places = async (path: string, body: object) =>
       (await post(path, body)).body.problems.map(({ path: place }: { path: string }) => place)
     expect(await places('/api/absences/plan', { ...missing, species: 'Nemo nemo' })).toEqual(['/species'])
-    expect(await places('/api/absences/plan', { ...missing, holds: [{ briefId: raw, species: 'Nemo nemo' }] })).toEqual([
+    expect(await places('/api/absences/plan', { ...missing, holds: [{ servingId: raw, species: 'Nemo nemo' }] })).toEqual([
       '/holds/0/species',
     ])
     expect(await places('/api/absences', { ...missing, species: 'Nemo nemo', moves: [] })).toEqual(['/species'])
@@ -136,12 +136,12 @@ describe('a fish missing for the whole kitchen', () => {
       await places('/api/absences', {
         ...missing,
         moves: [
-          { briefId: none, revision: 1, choice: carp },
-          { briefId: 'nothing-here', revision: 1, choice: carp },
-          { briefId: raw, revision: 1, choice: carp },
+          { servingId: none, revision: 1, choice: carp },
+          { servingId: 'nothing-here', revision: 1, choice: carp },
+          { servingId: raw, revision: 1, choice: carp },
         ],
       }),
-    ).toEqual(['/moves/0/briefId', '/moves/1/briefId', '/moves/2/choice'])
+    ).toEqual(['/moves/0/servingId', '/moves/1/servingId', '/moves/2/choice'])
     expect((await call('/api/absences')).body).toEqual([])
     for (const one of [none, raw]) await takeAway(one)
   })

@@ -70,11 +70,11 @@ describe('the house’s hand', () => {
     const own: SourceSpecies = { ...(await sourceOf('Molva molva')), scientific: 'Molva domestica', common: 'House ling', synonyms: [] }
     expect((await keep(own)).body).toMatchObject({ own: true })
     const brief = { dish: 'Own', method: 'stew', format: 'chunk', pool: ['Molva domestica'], draws: 200 }
-    expect((await call('/api/briefs', { method: 'POST', body: { brief } })).status).toBe(201)
+    expect((await call('/api/servings', { method: 'POST', body: { brief } })).status).toBe(201)
     expect((await call('/api/line-up', { method: 'POST', body: brief })).body.ranked[0]).toMatchObject({ common: 'House ling' })
     const kitchen = 'larch-cottage'
     expect((await call('/api/species/Molva%20domestica', { kitchen })).status).toBe(404)
-    expect((await call('/api/briefs', { method: 'POST', body: { brief }, kitchen })).status).toBe(400)
+    expect((await call('/api/servings', { method: 'POST', body: { brief }, kitchen })).status).toBe(400)
     expect((await call('/api/house-species', { kitchen })).body).toEqual([])
   })
 

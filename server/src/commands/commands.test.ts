@@ -14,7 +14,7 @@ beforeAll(async () => {
 afterAll(() => server.close())
 
 const brief = { dish: 'Once', method: 'grill', format: 'chunk', draws: 200 }
-const dishes = async () => (await call('/api/briefs')).body as { id: string; brief: { dish: string } }[]
+const dishes = async () => (await call('/api/servings')).body as { id: string; brief: { dish: string } }[]
 const version = async () => (await server.db.select().from(kitchens).where(eq(kitchens.id, 'lantern-house')))[0]?.version ?? -1
 const order = { kitchenId: 'lantern-house', actor: 'test', touches: ['dish'] as const, key: null }
 const deps = () => ({ db: server.db, now: () => NOW })
@@ -24,7 +24,7 @@ describe('a command that is sent again', () => {
   it('under its key is carried out once, and answered as it was', async () => {
     const before = (await dishes()).length
     const send = (dish = 'Once') =>
-      call('/api/briefs', { method: 'POST', body: { brief: { ...brief, dish } }, headers: { 'Idempotency-Key': 'key-1' } })
+      call('/api/servings', { method: 'POST', body: { brief: { ...brief, dish } }, headers: { 'Idempotency-Key': 'key-1' } })
     const [first, ...again] = [await send(), await send(), await send()]
     expect(first.status).toBe(201)
     for (const answer of again) {
@@ -40,7 +40,7 @@ describe('a command that is sent again', () => {
     const before = (await dishes()).length
     const answers = await Promise.all(
       Array.from({ length: 6 }, () =>
-        call('/api/briefs', { method: 'POST', body: { brief }, headers: { 'Idempotency-Key': 'key-at-once' } }),
+        call('/api/servings', { method: 'POST', body: { brief }, headers: { 'Idempotency-Key': 'key-at-once' } }),
       ),
     )
     expect(new Set(answers.map(({ body }) => body.id)).size).toBe(1)
@@ -48,15 +48,15 @@ describe('a command that is sent again', () => {
   })
 
   it('after a change that was lost on the way is no conflict with oneself', async () => {
-    const { id } = (await call('/api/briefs', { method: 'POST', body: { brief } })).body
+    const { id } = (await call('/api/servings', { method: 'POST', body: { brief } })).body
     const save = () =>
-      call(`/api/briefs/${id}`, {
+      call(`/api/servings/${id}`, {
         method: 'PUT',
         body: { brief: { ...brief, covers: 9 } },
         headers: { 'If-Match': '"1"', 'Idempotency-Key': `save-${id}` },
       })
     expect([(await save()).status, (await save()).status]).toEqual([200, 200])
-    expect((await call(`/api/briefs/${id}`)).body.revision).toBe(2)
+    expect((await call(`/api/servings/${id}`)).body.revision).toBe(2)
   })
 
   it('is a new one once its key is forgotten, 30 days later', async () => {
@@ -69,7 +69,7 @@ describe('a command that is sent again', () => {
   })
 
   it('is refused with a key of no letters, or of too many', async () => {
-    const send = (key: string) => call('/api/briefs', { method: 'POST', body: { brief }, headers: { 'Idempotency-Key': key } })
+    const send = (key: string) => call('/api/servings', { method: 'POST', body: { brief }, headers: { 'Idempotency-Key': key } })
     expect((await send('x'.repeat(81))).status).toBe(400)
   })
 })
@@ -77,22 +77,23 @@ describe('a command that is sent again', () => {
 describe('a change', () => {
   it('raises the version of its kitchen alone, and is in the log with what it touched and who asked', async () => {
     const before = await version()
-    const { id } = (await call('/api/briefs', { method: 'POST', body: { brief }, headers: { Client: 'a-page' } })).body
+    const { id } = (await call('/api/servings', { method: 'POST', body: { brief }, headers: { Client: 'a-page' } })).body
     expect(await version()).toBe(before + 1)
     const rows = await server.db
       .select()
       .from(changes)
       .where(eq(changes.version, before + 1))
-    expect(rows.map(({ kitchenId, entity, entityId, actor }) => [kitchenId, entity, entityId, actor])).toEqual([
+    expect(rows.map(({ kitchenId, entity, entityId, actor }) => [kitchenId, entity, entityId, actor]).sort()).toEqual([
       ['lantern-house', 'dish', '', 'a-page'],
-      ['lantern-house', 'dish', id, 'a-page'],
+      ['lantern-house', 'serving', '', 'a-page'],
+      ['lantern-house', 'serving', id, 'a-page'],
     ])
   })
 
   it('that is refused leaves neither a version nor a line in the log', async () => {
     const before = await version()
-    await call('/api/briefs', { method: 'POST', body: { brief: { ...brief, covers: -1 } } })
-    await call('/api/briefs/nothing-here', { method: 'DELETE', headers: { 'If-Match': '"1"' } })
+    await call('/api/servings', { method: 'POST', body: { brief: { ...brief, covers: -1 } } })
+    await call('/api/servings/nothing-here', { method: 'DELETE', headers: { 'If-Match': '"1"' } })
     const fail = commitChange(deps(), order, async () => Promise.reject(new RequestFailure('invalid', 'no')))
     await expect(fail).rejects.toThrow('no')
     expect(await version()).toBe(before)
@@ -145,8 +146,8 @@ describe('a change', () => {
     const here = await listen('lantern-house')
     const there = await listen('larch-cottage')
     await expect.poll(here.heard).toContain('event: version')
-    const { id } = (await call('/api/briefs', { method: 'POST', body: { brief }, headers: { Client: 'another-page' } })).body
-    await expect.poll(here.heard).toContain(`["dish","${id}"]`)
+    const { id } = (await call('/api/servings', { method: 'POST', body: { brief }, headers: { Client: 'another-page' } })).body
+    await expect.poll(here.heard).toContain(`["serving","${id}"]`)
     expect(here.heard()).toContain('"actor":"another-page"')
     expect(there.heard()).not.toContain('event: change')
     expect((await fetch(`${server.address}/api/kitchens/nowhere/changes`)).status).toBe(404)

@@ -6,14 +6,15 @@ import { createDecisionRepository } from '../decisions/decisionRepository.ts'
 import { createKitchenRepository } from '../kitchens/kitchenRepository.ts'
 import { createLeaningsRepository } from '../leanings/leaningsRepository.ts'
 import { createPriceListRepository } from '../priceLists/priceListRepository.ts'
-import { briefMapping, merchantMapping, priceMapping, rateMapping, seasonMapping, stockMapping } from '../records/mappings.ts'
+import { merchantMapping, priceMapping, rateMapping, seasonMapping, stockMapping } from '../records/mappings.ts'
 import { createRecordRepository } from '../records/recordRepository.ts'
+import { createServingRepository } from '../servings/servingRepository.ts'
 import { createKitchenSheets, type KitchenSheets } from '../sheets/kitchenSheets.ts'
 
 /** What a study has before it: the kitchen's book, the sheets of its days, and what it keeps. It only reads. */
 export function createDesk(db: Database, now: () => Date) {
   const records = {
-    briefs: createRecordRepository(db, now, briefMapping),
+    servings: createServingRepository(db, now),
     prices: createRecordRepository(db, now, priceMapping),
     seasons: createRecordRepository(db, now, seasonMapping),
     stocks: createRecordRepository(db, now, stockMapping),

@@ -16,7 +16,7 @@ describe('the cover card of a kitchen', () => {
     expect(status).toBe(200)
     expect(parseCoverCard(body).ok).toBe(true)
     expect(body).toMatchObject({ from: '2026-06-13', to: '2026-06-19' })
-    const briefs = (await server.call('/api/briefs')).body
+    const briefs = (await server.call('/api/servings')).body
     expect(body.rows).toHaveLength(briefs.length)
     expect(body.covers).toBe(briefs.reduce((sum: number, { brief }: { brief: { covers?: number } }) => sum + (brief.covers ?? 1), 0))
     for (const { share } of body.hangs) expect(share).toBeLessThanOrEqual(1)
@@ -25,7 +25,7 @@ describe('the cover card of a kitchen', () => {
 
   it('leaves out a dish of another week', async () => {
     const brief = { dish: 'Another week', method: 'poach', format: 'portion', date: '2026-07-20' }
-    await server.call('/api/briefs', { method: 'POST', body: { brief } })
+    await server.call('/api/servings', { method: 'POST', body: { brief } })
     const names = async (query: string) => (await card(query)).body.rows.map(({ dish }: { dish: string }) => dish)
     expect(await names('?from=2026-06-13')).not.toContain('Another week')
     expect(await names('?from=2026-07-20&to=2026-07-20')).toContain('Another week')

@@ -19,7 +19,7 @@ const coverCard: Study<{ readonly from?: string; readonly to?: string }, CoverCa
   const problems = checkSpan(from, to)
   if (problems.length > 0) throw refuse(problems)
   const { sheetOf } = await desk.openSheets(kitchen)
-  return stepCoverCard({ from, to }, { today, dishes: await desk.briefs.list(id), sheetOf })
+  return stepCoverCard({ from, to }, { today, dishes: await desk.servings.list(id), sheetOf })
 }
 
 /** The cover card: each dish of some days with its fish, its ladder, and what the covers hang on. */

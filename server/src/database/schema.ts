@@ -19,8 +19,8 @@ import type {
   Absence,
   AbsenceReason,
   BadRow,
-  Brief,
   Choice,
+  Diners,
   Entity,
   Form,
   HouseLeanings,
@@ -32,6 +32,7 @@ import type {
   Price,
   PortionCost,
   PriceUnit,
+  Recipe,
   Season,
   State,
   Stock,
@@ -95,12 +96,32 @@ const recordColumns = {
   deletedAt: timestamp({ withTimezone: true, mode: 'date' }),
 }
 
-export const briefs = pgTable(
-  'briefs',
-  { ...recordColumns, brief: jsonb().$type<Brief>().notNull(), choice: jsonb().$type<Choice>() },
+/** What is cooked, apart from when and for whom. */
+export const dishes = pgTable('dishes', { ...recordColumns, recipe: jsonb().$type<Recipe>().notNull() }, (table) => [
+  primaryKey({ columns: [table.kitchenId, table.id] }),
+  foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+])
+
+/** A dish on a day for so many, with its diners and the fish taken for it. */
+export const servings = pgTable(
+  'servings',
+  {
+    ...recordColumns,
+    dishId: text().notNull(),
+    /** Null where no day is set yet. */
+    day: date({ mode: 'string' }),
+    /** Null where nobody said: one then. */
+    covers: integer(),
+    diners: jsonb().$type<Diners>(),
+    choice: jsonb().$type<Choice>(),
+    /** Taken away with its dish, and not by itself: it comes back with it. */
+    goneWithDish: boolean().notNull().default(false),
+  },
   (table) => [
     primaryKey({ columns: [table.kitchenId, table.id] }),
-    foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+    foreignKey({ columns: [table.kitchenId, table.dishId], foreignColumns: [dishes.kitchenId, dishes.id] }),
+    index('servings_dish').on(table.kitchenId, table.dishId),
+    index('servings_day').on(table.kitchenId, table.day),
   ],
 )
 
@@ -253,7 +274,7 @@ export const decisions = pgTable(
   {
     kitchenId: text().notNull(),
     id: text().notNull(),
-    briefId: text().notNull(),
+    servingId: text().notNull(),
     dish: text().notNull(),
     revision: integer().notNull(),
     decidedAt: timestamp({ withTimezone: true, mode: 'date' }).notNull(),
@@ -275,7 +296,7 @@ export const decisions = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.kitchenId, table.id] }),
-    uniqueIndex('decisions_revision').on(table.kitchenId, table.briefId, table.revision),
+    uniqueIndex('decisions_revision').on(table.kitchenId, table.servingId, table.revision),
     foreignKey({ columns: [table.kitchenId, table.inputsHash], foreignColumns: [blobs.kitchenId, blobs.hash] }),
     foreignKey({ columns: [table.kitchenId, table.outputHash], foreignColumns: [blobs.kitchenId, blobs.hash] }),
   ],

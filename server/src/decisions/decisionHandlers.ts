@@ -1,19 +1,18 @@
-import type { BriefRecord, DecisionInput } from '@tender-gill/contract'
+import type { ServingRecord, DecisionInput } from '@tender-gill/contract'
 import type { Compute } from '../compute/index.ts'
 import type { Database } from '../database/openDatabase.ts'
 import { notFound, refuse } from '../http/errors.ts'
 import type { HandlersOf } from '../http/serveOperations.ts'
 import type { Check } from '../records/checks.ts'
-import { briefMapping } from '../records/mappings.ts'
 import { settleChange } from '../records/recordHandlers.ts'
-import { createRecordRepository } from '../records/recordRepository.ts'
+import { createServingRepository } from '../servings/servingRepository.ts'
 import { createDecisionRepository } from './decisionRepository.ts'
 
 interface Deps {
   readonly db: Database
   readonly now: () => Date
   readonly compute: Compute
-  readonly checkBrief: Check<{ readonly brief: BriefRecord['brief'] }>
+  readonly checkBrief: Check<{ readonly brief: ServingRecord['brief'] }>
 }
 
 /** The dish as it is to be decided: as it was typed, where the command brings it along, else as it is kept. */
@@ -29,7 +28,7 @@ export const createDecisionHandlers = ({
   compute,
   checkBrief,
 }: Deps): HandlersOf<'decisions' | 'decision' | 'decide' | 'rerunDecision'> => ({
-  decisions: ({ kitchen, query }) => createDecisionRepository(db, now).list(kitchen.id, query.brief),
+  decisions: ({ kitchen, query }) => createDecisionRepository(db, now).list(kitchen.id, query.serving),
   decision: async ({ kitchen, params }) => {
     const decisions = createDecisionRepository(db, now)
     const decision = await decisions.find(kitchen.id, params.id)
@@ -38,18 +37,18 @@ export const createDecisionHandlers = ({
     return { decision, brief, output: await decisions.readOutput(kitchen.id, decision) }
   },
   decide: async ({ kitchen, input, signal }) => {
-    const { briefId, species, offerId, form, note, revision } = input
-    const record = await createRecordRepository(db, now, briefMapping).find(kitchen.id, briefId)
-    if (!record) throw refuse([{ path: '/briefId', message: 'no such dish' }])
-    if (revision !== undefined && revision !== record.revision) settleChange({ status: 'conflict', current: record }, 'dish', input)
+    const { servingId, species, offerId, form, note, revision } = input
+    const record = await createServingRepository(db, now).find(kitchen.id, servingId)
+    if (!record) throw refuse([{ path: '/servingId', message: 'no such serving' }])
+    if (revision !== undefined && revision !== record.revision) settleChange({ status: 'conflict', current: record }, 'serving', input)
     await checkTyped(input, kitchen.id, checkBrief)
     const brief = input.brief ?? record.brief
     const choice = { species, offerId, form }
-    const prepared = await compute.ask('prepareDecision', kitchen, { briefId, brief, choice, note: note ?? null }, signal)
+    const prepared = await compute.ask('prepareDecision', kitchen, { servingId, brief, choice, note: note ?? null }, signal)
     return async (tx, touch) => {
-      touch('dish', briefId)
-      const briefs = createRecordRepository(tx, now, briefMapping)
-      settleChange(await briefs.update(kitchen.id, briefId, record.revision, { brief, choice }), 'dish', input)
+      touch('serving', servingId)
+      const servings = createServingRepository(tx, now)
+      settleChange(await servings.update(kitchen.id, servingId, record.revision, { brief, choice }), 'serving', input)
       const decision = await createDecisionRepository(tx, now).keep(kitchen.id, prepared)
       touch('decision', decision.id)
       return decision

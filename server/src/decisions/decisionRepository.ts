@@ -16,7 +16,7 @@ export interface DecisionInputs {
 
 /** A decision with what it rests on, worked out and packed: all that is left to do is to keep it. */
 export interface PreparedDecision {
-  readonly briefId: string
+  readonly servingId: string
   readonly dish: string
   readonly choice: Choice
   readonly note: string | null
@@ -35,7 +35,7 @@ export interface PreparedDecision {
 
 /** What alerts need to know of the decision that stands for a dish. */
 export interface StandingDecision {
-  readonly briefId: string
+  readonly servingId: string
   readonly offerId: string
   readonly leader: string | null
   readonly portionCost: PortionCost | null
@@ -58,28 +58,28 @@ export function createDecisionRepository(db: Database, now: () => Date) {
     return unpackContents({ hash, ...row })
   }
   return {
-    list: async (kitchenId: string, briefId?: string): Promise<readonly Decision[]> => {
+    list: async (kitchenId: string, servingId?: string): Promise<readonly Decision[]> => {
       const rows = await db
         .select()
         .from(decisions)
-        .where(and(eq(decisions.kitchenId, kitchenId), briefId === undefined ? undefined : eq(decisions.briefId, briefId)))
+        .where(and(eq(decisions.kitchenId, kitchenId), servingId === undefined ? undefined : eq(decisions.servingId, servingId)))
         // By revision within a dish: a clock may have gone back.
         .orderBy(desc(decisions.decidedAt), desc(decisions.revision))
-      return (briefId === undefined ? rows : [...rows].sort((a, b) => b.revision - a.revision)).map(toDecision)
+      return (servingId === undefined ? rows : [...rows].sort((a, b) => b.revision - a.revision)).map(toDecision)
     },
     /** The latest decision of each dish, as alerts need it. */
     listStanding: async (kitchenId: string): Promise<ReadonlyMap<string, StandingDecision>> => {
       const rows = await db
-        .selectDistinctOn([decisions.briefId], {
-          briefId: decisions.briefId,
+        .selectDistinctOn([decisions.servingId], {
+          servingId: decisions.servingId,
           offerId: decisions.offerId,
           leader: decisions.leader,
           portionCost: decisions.portionCost,
         })
         .from(decisions)
         .where(eq(decisions.kitchenId, kitchenId))
-        .orderBy(decisions.briefId, desc(decisions.revision))
-      return new Map(rows.map((row) => [row.briefId, row]))
+        .orderBy(decisions.servingId, desc(decisions.revision))
+      return new Map(rows.map((row) => [row.servingId, row]))
     },
     find: async (kitchenId: string, id: string): Promise<Decision | undefined> => {
       const [row] = await db
@@ -99,7 +99,7 @@ export function createDecisionRepository(db: Database, now: () => Date) {
       const [last] = await db
         .select({ revision: max(decisions.revision) })
         .from(decisions)
-        .where(and(eq(decisions.kitchenId, kitchenId), eq(decisions.briefId, fields.briefId)))
+        .where(and(eq(decisions.kitchenId, kitchenId), eq(decisions.servingId, fields.servingId)))
       const [row] = await db
         .insert(decisions)
         .values({

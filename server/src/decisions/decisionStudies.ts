@@ -8,7 +8,7 @@ import type { DecisionInputs, PreparedDecision } from './decisionRepository.ts'
 
 /** A dish with the fish to take for it. */
 export interface Taking {
-  readonly briefId: string
+  readonly servingId: string
   readonly brief: Brief
   readonly choice: Choice
   readonly note: string | null
@@ -26,7 +26,7 @@ const rank = (brief: Brief, sheet: OfferSheet, today: string): Generator<unknown
 
 /** The whole line-up behind taking a fish, in steps; then packed with all it was worked out from. */
 export function* stepDecision(
-  { briefId, brief, choice, note }: Taking,
+  { servingId, brief, choice, note }: Taking,
   sheet: OfferSheet,
   today: string,
 ): Generator<unknown, Promise<PreparedDecision>> {
@@ -37,7 +37,7 @@ export function* stepDecision(
     const packed = await packSheet(sheet)
     const inputs: DecisionInputs = { brief, normalised: output.brief, today, engineVersion: output.engineVersion, sheetHash: packed.hash }
     return {
-      ...{ briefId, dish: brief.dish, choice, note, place: at < 0 ? null : at + 1, fit: output.ranked[at]?.fit ?? null },
+      ...{ servingId, dish: brief.dish, choice, note, place: at < 0 ? null : at + 1, fit: output.ranked[at]?.fit ?? null },
       common: sheet.offers.find(({ id }) => id === choice.offerId)?.common ?? choice.species,
       leader: output.ranked[0]?.species ?? null,
       portionCost: taken?.portionCost ?? null,
@@ -65,7 +65,7 @@ const rerunDecision: Study<{ readonly id: string }, DecisionRerun> = async (desk
   const then = await desk.decisions.readOutput(kitchen.id, decision)
   const sheet = await desk.decisions.readSheet(kitchen.id, inputs)
   // The dish as it is kept now; as it was decided when it has been taken away since.
-  const brief = (await desk.briefs.find(kitchen.id, decision.briefId))?.brief ?? inputs.brief
+  const brief = (await desk.servings.find(kitchen.id, decision.servingId))?.brief ?? inputs.brief
   const sheetNow = (await desk.openSheets(kitchen)).sheetOf(brief)
   return (function* (): Generator<unknown, DecisionRerun> {
     const same = yield* rank(inputs.brief, sheet, inputs.today)

@@ -14,18 +14,18 @@ beforeAll(async () => {
 afterAll(() => server.close())
 
 const brief = { dish: 'Decided', method: 'stew', format: 'chunk', covers: 4, draws: 200, date: '2026-06-13' }
-const makeDish = async () => (await call('/api/briefs', { method: 'POST', body: { brief } })).body.id as string
-const choose = (briefId: string, species = 'Lophius piscatorius', patch: object = {}) =>
+const makeDish = async () => (await call('/api/servings', { method: 'POST', body: { brief } })).body.id as string
+const choose = (servingId: string, species = 'Lophius piscatorius', patch: object = {}) =>
   call('/api/decisions', {
     method: 'POST',
-    body: { briefId, species, offerId: `${species.toLowerCase().replace(' ', '-')}.wild.fresh.body`, form: 'fillet-skinless', ...patch },
+    body: { servingId, species, offerId: `${species.toLowerCase().replace(' ', '-')}.wild.fresh.body`, form: 'fillet-skinless', ...patch },
   })
 
 describe('decisions', () => {
   it('keep the whole line-up that stood behind them, and are reopened as they were', async () => {
-    const briefId = await makeDish()
+    const servingId = await makeDish()
     const lineUp = (await call('/api/line-up', { method: 'POST', body: brief })).body
-    const made = await choose(briefId, 'Lophius piscatorius', { note: 'for the regulars' })
+    const made = await choose(servingId, 'Lophius piscatorius', { note: 'for the regulars' })
     expect(made).toMatchObject({
       status: 201,
       body: { revision: 1, dish: 'Decided', common: 'Anglerfish (monkfish)', note: 'for the regulars' },
@@ -39,31 +39,31 @@ describe('decisions', () => {
   })
 
   it('are followed by another when one’s mind is changed, never written over', async () => {
-    const briefId = await makeDish()
-    const { body: first } = await choose(briefId)
-    const { body: second } = await choose(briefId, 'Conger conger', { form: 'steak' })
+    const servingId = await makeDish()
+    const { body: first } = await choose(servingId)
+    const { body: second } = await choose(servingId, 'Conger conger', { form: 'steak' })
     expect(second.revision).toBe(2)
-    expect((await call(`/api/decisions?brief=${briefId}`)).body).toEqual([second, first])
+    expect((await call(`/api/decisions?serving=${servingId}`)).body).toEqual([second, first])
     expect((await call(`/api/decisions/${first.id}`)).body.decision).toEqual(first)
   })
 
   it('share what they rest on: the same inputs are kept once', async () => {
-    const briefId = await makeDish()
-    const { body: first } = await choose(briefId)
+    const servingId = await makeDish()
+    const { body: first } = await choose(servingId)
     const before = (await server.db.select().from(blobs)).length
-    const { body: second } = await choose(briefId, 'Conger conger', { form: 'steak' })
+    const { body: second } = await choose(servingId, 'Conger conger', { form: 'steak' })
     expect(second.inputsHash).toBe(first.inputsHash)
     expect(second.outputHash).toBe(first.outputHash)
     expect((await server.db.select().from(blobs)).length).toBe(before)
   })
 
   it('run again the same on the same inputs, and apart from that on today’s', async () => {
-    const briefId = await makeDish()
-    const { body: decision } = await choose(briefId)
+    const servingId = await makeDish()
+    const { body: decision } = await choose(servingId)
     const quiet = (await call(`/api/decisions/${decision.id}/rerun`, { method: 'POST' })).body
     expect(parseDecisionRerun(quiet).ok).toBe(true)
     expect(quiet).toMatchObject({ sameInputs: { identical: true }, todaysInputs: { identical: true } })
-    await call(`/api/briefs/${briefId}`, {
+    await call(`/api/servings/${servingId}`, {
       method: 'PUT',
       body: { brief: { ...brief, unavailable: ['Lophius piscatorius'] } },
       headers: { 'If-Match': '"2"' },
@@ -77,8 +77,8 @@ describe('decisions', () => {
   })
 
   it('still run on their own inputs after the house changed the fish', async () => {
-    const briefId = await makeDish()
-    const { body: decision } = await choose(briefId)
+    const servingId = await makeDish()
+    const { body: decision } = await choose(servingId)
     const { shipped } = (await call('/api/species/Lophius%20piscatorius/source')).body
     const { body: hand } = await call('/api/house-species', {
       method: 'POST',
@@ -91,38 +91,38 @@ describe('decisions', () => {
   })
 
   it('change the dish’s own choice in the same step, with the dish as it was typed, or nothing at all', async () => {
-    const briefId = await makeDish()
+    const servingId = await makeDish()
     const typed = { ...brief, covers: 9 }
-    const { status, body } = await choose(briefId, 'Lophius piscatorius', { brief: typed, revision: 1 })
+    const { status, body } = await choose(servingId, 'Lophius piscatorius', { brief: typed, revision: 1 })
     expect(status).toBe(201)
-    const kept = (await call(`/api/briefs/${briefId}`)).body
+    const kept = (await call(`/api/servings/${servingId}`)).body
     expect(kept).toMatchObject({ revision: 2, brief: { covers: 9 }, choice: { offerId: body.offerId } })
     expect((await call(`/api/decisions/${body.id}`)).body.brief).toEqual(typed)
-    const late = await choose(briefId, 'Conger conger', { revision: 1 })
+    const late = await choose(servingId, 'Conger conger', { revision: 1 })
     expect(late).toMatchObject({ status: 409, body: { current: { revision: 2 } } })
-    expect((await call(`/api/briefs/${briefId}`)).body).toEqual(kept)
-    expect((await call(`/api/decisions?brief=${briefId}`)).body).toHaveLength(1)
+    expect((await call(`/api/servings/${servingId}`)).body).toEqual(kept)
+    expect((await call(`/api/decisions?serving=${servingId}`)).body).toHaveLength(1)
   })
 
   it('made at the same moment are numbered one after the other, and none is refused for the other', async () => {
-    const briefId = await makeDish()
-    const made = await Promise.all(Array.from({ length: 5 }, () => choose(briefId)))
+    const servingId = await makeDish()
+    const made = await Promise.all(Array.from({ length: 5 }, () => choose(servingId)))
     const told = made.filter(({ status }) => status === 201)
     // Whoever read the dish before another's choice was kept hears of the conflict, and of nothing else.
     expect(made.every(({ status }) => status === 201 || status === 409)).toBe(true)
     expect(told.length).toBeGreaterThanOrEqual(1)
-    const revisions = (await call(`/api/decisions?brief=${briefId}`)).body.map(({ revision }: { revision: number }) => revision)
+    const revisions = (await call(`/api/decisions?serving=${servingId}`)).body.map(({ revision }: { revision: number }) => revision)
     expect(revisions).toEqual(told.map((_, i) => told.length - i))
   })
 
   it('refuse a dish or a fish that is not there, and keep nothing', async () => {
-    const briefId = await makeDish()
-    expect(await choose('nothing-here')).toMatchObject({ status: 400, body: { problems: [{ path: '/briefId' }] } })
-    expect(await choose(briefId, 'Lophius piscatorius', { offerId: 'nemo.wild.fresh.body' })).toMatchObject({
+    const servingId = await makeDish()
+    expect(await choose('nothing-here')).toMatchObject({ status: 400, body: { problems: [{ path: '/servingId' }] } })
+    expect(await choose(servingId, 'Lophius piscatorius', { offerId: 'nemo.wild.fresh.body' })).toMatchObject({
       status: 400,
       body: { problems: [{ path: '/offerId' }] },
     })
-    expect((await call(`/api/decisions?brief=${briefId}`)).body).toEqual([])
+    expect((await call(`/api/decisions?serving=${servingId}`)).body).toEqual([])
   })
 
   it('are not seen, reopened or run again from another kitchen', async () => {

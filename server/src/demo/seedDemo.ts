@@ -4,10 +4,10 @@ import type { Database } from '../database/openDatabase.ts'
 import {
   absences,
   blobs,
-  briefs,
   changes,
   commands,
   decisions,
+  dishes,
   houseSpecies,
   kitchens,
   leanings,
@@ -16,11 +16,13 @@ import {
   prices,
   rates,
   seasons,
+  servings,
   settledNames,
   stocks,
 } from '../database/schema.ts'
 import { computeToday } from '../kitchens/today.ts'
-import { briefMapping, priceMapping, seasonMapping, stockMapping } from '../records/mappings.ts'
+import { priceMapping, seasonMapping, stockMapping } from '../records/mappings.ts'
+import { splitBrief } from '../servings/briefParts.ts'
 import { createPriceListRepository } from '../priceLists/priceListRepository.ts'
 import { writeListText } from '../priceLists/writeListText.ts'
 import { DEMO_MERCHANTS, makeDemoLists } from './demoMarket.ts'
@@ -30,13 +32,14 @@ const daysBefore = (now: Date, days: number) => new Date(now.getTime() - days * 
 
 async function seedKitchen(
   db: Database,
-  { dishes, quotes, seasons: years, stocks: evidence, hasMarket: _market, ...kitchen }: DemoKitchen,
+  { dishes: menu, quotes, seasons: years, stocks: evidence, hasMarket: _market, ...kitchen }: DemoKitchen,
   now: Date,
 ): Promise<void> {
   await db.insert(kitchens).values(kitchen)
   const stored = (id: string, i: number) => ({ kitchenId: kitchen.id, id, updatedAt: new Date(now.getTime() + i) })
-  const rows = dishes.map(({ id, brief }, i) => ({ ...stored(id, i), ...briefMapping.toColumns({ brief }) }))
-  await db.insert(briefs).values(rows as (typeof briefs.$inferInsert)[])
+  const written = menu.map(({ id, brief }, i) => ({ ...stored(id, i), ...splitBrief(brief) }))
+  await db.insert(dishes).values(written.map(({ parts: _parts, ...dish }) => dish))
+  await db.insert(servings).values(written.map(({ recipe: _recipe, parts, ...row }) => ({ ...row, ...parts, dishId: row.id })))
   const priced = quotes.map(({ daysAgo, ...price }, i) => ({
     ...stored(`price-${i + 1}`, i),
     ...priceMapping.toColumns({ price: { ...price, date: computeToday(daysBefore(now, daysAgo), kitchen.zone) } }),
@@ -81,7 +84,8 @@ export async function resetDemo(db: Database, now: Date): Promise<void> {
   const ids = DEMO_KITCHENS.map(({ id }) => id)
   await db.transaction(async (tx) => {
     await tx.delete(absences).where(inArray(absences.kitchenId, ids))
-    await tx.delete(briefs).where(inArray(briefs.kitchenId, ids))
+    await tx.delete(servings).where(inArray(servings.kitchenId, ids))
+    await tx.delete(dishes).where(inArray(dishes.kitchenId, ids))
     await tx.delete(prices).where(inArray(prices.kitchenId, ids))
     await tx.delete(decisions).where(inArray(decisions.kitchenId, ids))
     await tx.delete(blobs).where(inArray(blobs.kitchenId, ids))

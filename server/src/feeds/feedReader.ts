@@ -30,6 +30,8 @@ interface Track {
   state: FeedState
   dueAt: number
   busy: boolean
+  /** When it was last looked at, by a clock that only measures. */
+  lookedAt: number
 }
 
 /**
@@ -54,13 +56,15 @@ export function createFeedReader({
     },
     dueAt: 0,
     busy: false,
+    lookedAt: -Infinity,
   }))
   const at = (ms: number) => new Date(ms).toISOString()
   const read = async (track: Track, pauseMs: number): Promise<void> => {
     const triedAt = now().getTime()
-    const { lastTriedAt } = track.state
-    if (track.busy || (lastTriedAt !== null && triedAt - Date.parse(lastTriedAt) < pauseMs)) return
+    // Measured, not told by the clock: that may stand still or go back.
+    if (track.busy || performance.now() - track.lookedAt < pauseMs) return
     track.busy = true
+    track.lookedAt = performance.now()
     const { key, url } = track.config
     try {
       const list = await fetchList(url, today(), fetchOptions)

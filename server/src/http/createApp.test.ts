@@ -14,36 +14,36 @@ beforeAll(async () => {
 afterAll(() => server.close())
 
 const brief = { dish: 'Skewers', method: 'grill', format: 'chunk', covers: 4, draws: 200 }
-const keep = async (patch: object = {}) => (await call('/api/briefs', { method: 'POST', body: { brief: { ...brief, ...patch } } })).body
-const countBriefs = async () => (await call('/api/briefs')).body.length
+const keep = async (patch: object = {}) => (await call('/api/servings', { method: 'POST', body: { brief: { ...brief, ...patch } } })).body
+const countBriefs = async () => (await call('/api/servings')).body.length
 
 describe('dishes', () => {
   it('keeps a dish and reads it back by another way', async () => {
-    const made = await call('/api/briefs', { method: 'POST', body: { brief } })
+    const made = await call('/api/servings', { method: 'POST', body: { brief } })
     expect(made).toMatchObject({ status: 201, body: { revision: 1, brief, choice: null } })
-    expect(made.headers.get('location')).toBe(`/api/kitchens/lantern-house/briefs/${made.body.id}`)
-    expect((await call(`/api/briefs/${made.body.id}`)).body).toEqual(made.body)
-    expect((await call('/api/briefs')).body).toContainEqual(made.body)
+    expect(made.headers.get('location')).toBe(`/api/kitchens/lantern-house/servings/${made.body.id}`)
+    expect((await call(`/api/servings/${made.body.id}`)).body).toEqual(made.body)
+    expect((await call('/api/servings')).body).toContainEqual(made.body)
   })
 
   it('changes a dish at the revision that was read, and answers both versions at any other', async () => {
     const { id } = await keep()
     const put = (revision: string, covers: number) =>
-      call(`/api/briefs/${id}`, { method: 'PUT', body: { brief: { ...brief, covers } }, headers: { 'If-Match': revision } })
+      call(`/api/servings/${id}`, { method: 'PUT', body: { brief: { ...brief, covers } }, headers: { 'If-Match': revision } })
     expect(await put('"1"', 8)).toMatchObject({ status: 200, body: { revision: 2, brief: { covers: 8 } } })
     expect(await put('"1"', 9)).toMatchObject({
       status: 409,
       body: { current: { revision: 2, brief: { covers: 8 } }, sent: { brief: { covers: 9 } } },
     })
     expect(await put('3x', 9)).toMatchObject({ status: 400 })
-    expect(await call(`/api/briefs/${id}`, { method: 'PUT', body: { brief } })).toMatchObject({ status: 428 })
+    expect(await call(`/api/servings/${id}`, { method: 'PUT', body: { brief } })).toMatchObject({ status: 428 })
   })
 
   it('lets one of two writers at the same revision win', async () => {
     const { id } = await keep()
     const writers = await Promise.all(
       [5, 6, 7, 8].map((covers) =>
-        call(`/api/briefs/${id}`, { method: 'PUT', body: { brief: { ...brief, covers } }, headers: { 'If-Match': '"1"' } }),
+        call(`/api/servings/${id}`, { method: 'PUT', body: { brief: { ...brief, covers } }, headers: { 'If-Match': '"1"' } }),
       ),
     )
     expect(writers.map(({ status }) => status).sort()).toEqual([200, 409, 409, 409])
@@ -51,13 +51,13 @@ describe('dishes', () => {
 
   it('takes a dish away, and puts it back as it was', async () => {
     const { id } = await keep({ dish: 'To be missed' })
-    expect(await call(`/api/briefs/${id}`, { method: 'DELETE', headers: { 'If-Match': '"1"' } })).toMatchObject({ status: 200 })
-    expect((await call(`/api/briefs/${id}`)).status).toBe(404)
-    expect(await call(`/api/briefs/${id}/restore`, { method: 'POST' })).toMatchObject({
+    expect(await call(`/api/servings/${id}`, { method: 'DELETE', headers: { 'If-Match': '"1"' } })).toMatchObject({ status: 200 })
+    expect((await call(`/api/servings/${id}`)).status).toBe(404)
+    expect(await call(`/api/servings/${id}/restore`, { method: 'POST' })).toMatchObject({
       status: 200,
       body: { brief: { dish: 'To be missed' }, deletedAt: null },
     })
-    expect((await call(`/api/briefs/${id}`)).status).toBe(200)
+    expect((await call(`/api/servings/${id}`)).status).toBe(200)
   })
 
   it.each([
@@ -68,7 +68,7 @@ describe('dishes', () => {
     ['an impossible cut', { method: 'broth', format: 'mince' }, '/brief/format'],
   ])('refuses %s at its place and stores nothing', async (_what, patch, path) => {
     const before = await countBriefs()
-    expect(await call('/api/briefs', { method: 'POST', body: { brief: { ...brief, ...patch } } })).toMatchObject({
+    expect(await call('/api/servings', { method: 'POST', body: { brief: { ...brief, ...patch } } })).toMatchObject({
       status: 400,
       body: { problems: [{ path }] },
     })
@@ -76,13 +76,13 @@ describe('dishes', () => {
   })
 
   it('refuses malformed JSON, a body over 1 MB, and an id that does not exist', async () => {
-    const malformed = await call('/api/briefs', { method: 'POST', raw: '{"brief":' })
+    const malformed = await call('/api/servings', { method: 'POST', raw: '{"brief":' })
     expect(malformed).toMatchObject({ status: 400, body: { problems: [{ path: '' }] } })
     expect(malformed.headers.get('content-type')).toContain('application/problem+json')
     expect(
-      (await call('/api/briefs', { method: 'POST', raw: JSON.stringify({ brief: { ...brief, dish: 'x'.repeat(1_100_000) } }) })).status,
+      (await call('/api/servings', { method: 'POST', raw: JSON.stringify({ brief: { ...brief, dish: 'x'.repeat(1_100_000) } }) })).status,
     ).toBe(413)
-    expect((await call('/api/briefs/nothing-here')).status).toBe(404)
+    expect((await call('/api/servings/nothing-here')).status).toBe(404)
     expect((await call('/api/nothing')).status).toBe(404)
   })
 })
@@ -118,14 +118,14 @@ describe('prices', () => {
 
 describe('kitchens', () => {
   it('show each its own dishes, by the kitchen that the address names', async () => {
-    const dishes = (await call('/api/briefs', { kitchen: 'larch-cottage' })).body.map((record: { id: string }) => record.id)
+    const dishes = (await call('/api/servings', { kitchen: 'larch-cottage' })).body.map((record: { id: string }) => record.id)
     expect(dishes).toContain('dill-soup')
     expect(dishes).not.toContain('paprika-skewers')
     expect((await call('/api/kitchens/larch-cottage')).body).toEqual({
       ...{ id: 'larch-cottage', name: 'The kitchen at Larch Cottage', today: '2026-06-13' },
       ...{ waters: expect.any(String), zone: expect.any(String), currency: 'EUR' },
     })
-    expect(await call('/api/briefs', { kitchen: 'nowhere' })).toMatchObject({ status: 404 })
+    expect(await call('/api/servings', { kitchen: 'nowhere' })).toMatchObject({ status: 404 })
     expect(await call('/api/kitchens/nowhere')).toMatchObject({ status: 404 })
   })
 
@@ -145,7 +145,7 @@ describe('kitchens', () => {
     const decision = (
       await call('/api/decisions', {
         method: 'POST',
-        body: { briefId: 'paprika-skewers', species: 'Conger conger', offerId: 'conger-conger.wild.fresh.body', form: 'gutted' },
+        body: { servingId: 'paprika-skewers', species: 'Conger conger', offerId: 'conger-conger.wild.fresh.body', form: 'gutted' },
       })
     ).body
     const absence = (
@@ -159,7 +159,8 @@ describe('kitchens', () => {
     const rate = (await call('/api/rates', { method: 'POST', body: { rate: { currency: 'GBP', date: '2026-06-01', worth: 1.2 } } })).body
     // Larch Cottage has a price-1 too: a shared id must lead to its own row, never to ours.
     const ours: Record<string, { id: string; body: object }> = {
-      briefs: { id: 'paprika-skewers', body: { brief } },
+      servings: { id: 'paprika-skewers', body: { brief } },
+      dishes: { id: 'paprika-skewers', body: { recipe: { dish: 'Theirs', method: 'grill', format: 'chunk' } } },
       prices: { id: 'price-20', body: { price: { species: 'Gadus morhua', form: 'whole', price: 1, currency: 'EUR', unit: 'kg' } } },
       seasons: {
         id: 'season-9',
@@ -190,7 +191,7 @@ describe('kitchens', () => {
     expect((await call(`/api/house-species/${hand.id}`)).body).toMatchObject({ revision: 1, hidden: true })
     await call(`/api/house-species/${hand.id}`, { method: 'DELETE', headers: { 'If-Match': '"1"' } })
     expect(await call(`/api/species-import/${brought.importId}/undo`, { method: 'POST' })).toMatchObject({ status: 200 })
-    expect((await call('/api/briefs/paprika-skewers')).body).toMatchObject({ revision: 2, brief: { dish: 'Paprika skewers over coals' } })
+    expect((await call('/api/servings/paprika-skewers')).body).toMatchObject({ revision: 2, brief: { dish: 'Paprika skewers over coals' } })
     expect((await call('/api/prices/price-20')).body).toMatchObject({ revision: 1 })
     expect((await call('/api/merchants/hessle-quay')).body).toMatchObject({ revision: 1, merchant: { name: 'Hessle Quay Fish' } })
     expect((await call('/api/price-lists')).body[0]).toEqual(list)
@@ -271,13 +272,13 @@ describe('security', () => {
   })
 
   it('refuses a write that another site made the browser send', async () => {
-    expect((await call('/api/briefs', { method: 'POST', body: { brief }, headers: { 'Sec-Fetch-Site': 'cross-site' } })).status).toBe(400)
+    expect((await call('/api/servings', { method: 'POST', body: { brief }, headers: { 'Sec-Fetch-Site': 'cross-site' } })).status).toBe(400)
   })
 
   it('takes a quote in a name for a name, not for a command', async () => {
     const dish = `'; drop table briefs; --`
     const { id } = await keep({ dish })
-    expect((await call(`/api/briefs/${id}`)).body.brief.dish).toBe(dish)
-    expect((await call(`/api/briefs/${encodeURIComponent("' or 1=1 --")}`)).status).toBe(404)
+    expect((await call(`/api/servings/${id}`)).body.brief.dish).toBe(dish)
+    expect((await call(`/api/servings/${encodeURIComponent("' or 1=1 --")}`)).status).toBe(404)
   })
 })

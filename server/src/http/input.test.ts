@@ -17,10 +17,10 @@ const brief = { dish: 'Skewers', method: 'grill', format: 'chunk', draws: 200 }
 
 describe('text that is none', () => {
   it.each([
-    ['a zero in a dish', '/api/briefs', { brief: { ...brief, dish: 'a\u0000b' } }, '/brief/dish'],
+    ['a zero in a dish', '/api/servings', { brief: { ...brief, dish: 'a\u0000b' } }, '/brief/dish'],
     ['half a pair in a water', '/api/seasons', { season: { species: 'Zeus faber', water: 'x\udfffy', landings: [] } }, '/season/water'],
     ['a zero in a file', '/api/seasons-file', { text: 'species,water\na\u0000,b', keep: 'all' }, '/text'],
-    ['a zero in the name of a field', '/api/briefs', { ['a\u0000']: 1 }, ''],
+    ['a zero in the name of a field', '/api/servings', { ['a\u0000']: 1 }, ''],
   ])('%s is refused at its place', async (_what, path, body, place) => {
     const answer = await call(path, { method: 'POST', body })
     expect(answer).toMatchObject({ status: 400, body: { problems: [{ path: place }] } })
@@ -37,8 +37,8 @@ describe('text that is none', () => {
       })
       expect([path, answer.status]).toEqual([path, 400])
     }
-    expect((await call('/api/decisions?brief=%00')).status).toBe(400)
-    expect((await call('/api/briefs', { kitchen: '%00' })).status).toBe(400)
+    expect((await call('/api/decisions?serving=%00')).status).toBe(400)
+    expect((await call('/api/servings', { kitchen: '%00' })).status).toBe(400)
   })
 
   it('is found wherever it stands, and in nothing else', () => {

@@ -1,7 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { DAY_MS } from '@tender-gill/core'
-import { briefMapping } from '../records/mappings.ts'
-import { createRecordRepository } from '../records/recordRepository.ts'
+import { createServingRepository } from '../servings/servingRepository.ts'
 import { resetDemo, seedDemo } from '../demo/seedDemo.ts'
 import { computeToday } from '../kitchens/today.ts'
 import { NOW, startTestServer, type TestServer } from '../testing/testServer.ts'
@@ -17,15 +16,15 @@ const brief = { dish: 'Skewers', method: 'grill' as const, format: 'chunk' as co
 describe('limits', () => {
   it('refuses the sixth write of a minute with 429, and still reads', async () => {
     const writes = []
-    for (let i = 0; i < 6; i += 1) writes.push((await server.call('/api/briefs', { method: 'POST', body: { brief } })).status)
+    for (let i = 0; i < 6; i += 1) writes.push((await server.call('/api/servings', { method: 'POST', body: { brief } })).status)
     expect(writes).toEqual([201, 201, 201, 201, 201, 429])
-    expect((await server.call('/api/briefs')).status).toBe(200)
+    expect((await server.call('/api/servings')).status).toBe(200)
   })
 })
 
 describe('what is kept for undo', () => {
   it('can be put back on the 30th day and is forgotten after it', async () => {
-    const onDay = (days: number) => createRecordRepository(server.db, () => new Date(NOW.getTime() + days * DAY_MS), briefMapping)
+    const onDay = (days: number) => createServingRepository(server.db, () => new Date(NOW.getTime() + days * DAY_MS))
     const made = await onDay(0).create('lantern-house', { brief })
     await onDay(0).remove('lantern-house', made.id, 1)
     await onDay(29.9).purge()
@@ -40,7 +39,7 @@ describe('the demo', () => {
   it('is laid once, and laid anew on request with dates before the day', async () => {
     await seedDemo(server.db, NOW)
     await resetDemo(server.db, NOW)
-    const dishes = (await server.call('/api/briefs')).body
+    const dishes = (await server.call('/api/servings')).body
     expect(dishes).toHaveLength(5)
     const prices = (await server.call('/api/prices')).body
     expect(prices.length).toBeGreaterThan(20)

@@ -60,9 +60,9 @@ describe('alerts', () => {
   it('mark a dish whose fish a new list has made too dear, and clear when the list is taken back', async () => {
     const brief = { dish: 'Pie', method: 'poach', format: 'chunk', covers: 10, draws: 100, budget: { perPortion: 6, currency: 'EUR' } }
     const choice = { species: 'Gadus morhua', offerId: 'gadus-morhua.wild.fresh.body', form: 'fillet-skin-on' }
-    const { id } = (await post('/api/briefs', { brief, choice })).body
-    await post('/api/decisions', { briefId: id, ...choice })
-    const mine = async () => (await call('/api/alerts')).body.filter(({ briefId }: { briefId: string }) => briefId === id)
+    const { id } = (await post('/api/servings', { brief, choice })).body
+    await post('/api/decisions', { servingId: id, ...choice })
+    const mine = async () => (await call('/api/alerts')).body.filter(({ servingId }: { servingId: string }) => servingId === id)
     expect(await mine()).toEqual([])
     const [cheap, dear] = ['2026-06-12', '2026-06-13'].map((date) => ({
       ...{ merchantId: 'hessle-quay', date, keep: 'all' },

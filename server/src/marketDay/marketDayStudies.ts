@@ -10,7 +10,7 @@ const slab: Study<{ readonly date?: string }, Slab> = async (desk, kitchen, aske
   const date = asked.date ?? today
   const { sheetOf, pricesOn } = await desk.openSheets(kitchen)
   return stepSlab({
-    ...{ today, date, sheetOf, dishes: await desk.briefs.list(id) },
+    ...{ today, date, sheetOf, dishes: await desk.servings.list(id) },
     now: { date: today, time: computeHour(desk.now(), zone) },
     merchants: (await desk.merchants.list(id)).map(({ merchant }) => merchant),
     usualOf: pricesOn(date).usualOf,
@@ -28,7 +28,7 @@ const priceHistory: Study<{ readonly name: string; readonly date?: string }, Pri
 const alerts: Study<null, DecisionAlert[]> = async (desk, kitchen) => {
   const { sheetOf } = await desk.openSheets(kitchen)
   const standing = await desk.decisions.listStanding(kitchen.id)
-  const decided = (await desk.briefs.list(kitchen.id)).flatMap((kept): DecidedDish[] => {
+  const decided = (await desk.servings.list(kitchen.id)).flatMap((kept): DecidedDish[] => {
     const then = standing.get(kept.id)
     const { choice } = kept
     return choice && then && then.offerId === choice.offerId ? [{ kept, choice, then }] : []

@@ -1,4 +1,4 @@
-import type { BriefInput, HouseSpeciesInput, PriceInput, Problem, SeasonInput, StockInput } from '@tender-gill/contract'
+import type { ServingInput, HouseSpeciesInput, PriceInput, Problem, SeasonInput, StockInput, Brief, DishInput } from '@tender-gill/contract'
 import { findMistakes } from '@tender-gill/catalogue'
 import { normaliseBrief } from '@tender-gill/core'
 import type { HouseBooks } from '../book/houseBook.ts'
@@ -11,12 +11,31 @@ const within = (place: string, problems: readonly Problem[]): readonly Problem[]
 
 /** A brief is stored only when it makes sense as well as fits its schema. */
 export const createCheckBrief =
-  (books: HouseBooks): Check<Pick<BriefInput, 'brief'>> =>
+  (books: HouseBooks): Check<{ readonly brief: Brief }> =>
   async ({ brief }, kitchenId) => {
     const { findSpecies } = await books.read(kitchenId)
     const sense = normaliseBrief(brief, { findSpecies, today: '2000-01-01' })
     return sense.ok ? [] : within('/brief', sense.error)
   }
+
+/** A serving needs a brief that makes sense, and a dish that is there where it names one. */
+export const createCheckServing = (
+  books: HouseBooks,
+  dishes: { readonly find: (kitchenId: string, id: string) => Promise<unknown> },
+): Check<ServingInput> => {
+  const checkBrief = createCheckBrief(books)
+  return async (input, kitchenId) => [
+    ...(await checkBrief(input, kitchenId)),
+    ...(input.dishId !== undefined && !(await dishes.find(kitchenId, input.dishId)) ? [{ path: '/dishId', message: 'no such dish' }] : []),
+  ]
+}
+
+/** A dish makes sense when a brief of it does. */
+export const createCheckDish = (books: HouseBooks): Check<DishInput> => {
+  const checkBrief = createCheckBrief(books)
+  return async ({ recipe }, kitchenId) =>
+    (await checkBrief({ brief: recipe }, kitchenId)).map(({ path, message }) => ({ path: path.replace('/brief', '/recipe'), message }))
+}
 
 /** The problem of a name that is no fish of the book, at its place. */
 export const findUnknownFish = (

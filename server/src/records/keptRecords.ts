@@ -1,17 +1,36 @@
 import type { HouseBooks } from '../book/houseBook.ts'
 import type { Database } from '../database/openDatabase.ts'
 import type { Handlers } from '../http/serveOperations.ts'
-import { createCheckBrief, createCheckHouseSpecies, createCheckPrice, createCheckSeason, createCheckStock } from './checks.ts'
-import { briefMapping, houseSpeciesMapping, merchantMapping, priceMapping, rateMapping, seasonMapping, stockMapping } from './mappings.ts'
+import {
+  createCheckDish,
+  createCheckHouseSpecies,
+  createCheckPrice,
+  createCheckSeason,
+  createCheckServing,
+  createCheckStock,
+} from './checks.ts'
+import { houseSpeciesMapping, merchantMapping, priceMapping, rateMapping, seasonMapping, stockMapping } from './mappings.ts'
+import { createDishRepository } from '../servings/dishRepository.ts'
+import { createServingRepository } from '../servings/servingRepository.ts'
 import { createRecordHandlers } from './recordHandlers.ts'
 import { createRecordRepository } from './recordRepository.ts'
 
-/** Every kind of record by its mapping: what goes through all of them, as forgetting what was taken away long ago, goes through this. */
-const MAPPINGS = [briefMapping, priceMapping, seasonMapping, stockMapping, merchantMapping, rateMapping, houseSpeciesMapping] as const
+/** Every kind of record over a database: what goes through all of them, as forgetting what was taken away long ago, goes through this. */
+const openRecords = (now: () => Date) => ({
+  serving: (db: Database) => createServingRepository(db, now),
+  dish: (db: Database) => createDishRepository(db, now),
+  price: (db: Database) => createRecordRepository(db, now, priceMapping),
+  season: (db: Database) => createRecordRepository(db, now, seasonMapping),
+  stock: (db: Database) => createRecordRepository(db, now, stockMapping),
+  merchant: (db: Database) => createRecordRepository(db, now, merchantMapping),
+  rate: (db: Database) => createRecordRepository(db, now, rateMapping),
+  species: (db: Database) => createRecordRepository(db, now, houseSpeciesMapping),
+})
 
-/** Forgets whatever was taken away longer ago than it can be put back. */
+/** Forgets whatever was taken away longer ago than it can be put back. Servings go before their dishes. */
 export async function purgeRecords(db: Database, now: () => Date): Promise<void> {
-  for (const mapping of MAPPINGS) await createRecordRepository(db, now, mapping as typeof briefMapping).purge()
+  const { dish: _withItsServings, ...kinds } = openRecords(now)
+  for (const open of Object.values(kinds)) await open(db).purge()
 }
 
 interface Deps {
@@ -22,18 +41,26 @@ interface Deps {
 
 /** The handlers of every kind of record. */
 export function createKeptRecords({ db, now, books }: Deps) {
-  const brief = createRecordHandlers(db, now, { what: 'dish', entity: 'dish', mapping: briefMapping, check: createCheckBrief(books) })
-  const price = createRecordHandlers(db, now, { what: 'price', entity: 'price', mapping: priceMapping, check: createCheckPrice(books) })
-  const season = createRecordHandlers(db, now, { what: 'year', entity: 'season', mapping: seasonMapping, check: createCheckSeason(books) })
-  const stock = createRecordHandlers(db, now, { what: 'stock', entity: 'stock', mapping: stockMapping, check: createCheckStock(books) })
-  const merchant = createRecordHandlers(db, now, { what: 'merchant', entity: 'merchant', mapping: merchantMapping })
-  const rate = createRecordHandlers(db, now, { what: 'rate', entity: 'rate', mapping: rateMapping })
-  const species = createRecordHandlers(db, now, {
-    ...{ what: 'species in the house’s hand', entity: 'species' as const, mapping: houseSpeciesMapping },
+  const open = openRecords(now)
+  const serving = createRecordHandlers(db, {
+    what: 'serving',
+    entity: 'serving',
+    over: open.serving,
+    check: createCheckServing(books, open.dish(db)),
+  })
+  const dish = createRecordHandlers(db, { what: 'dish', entity: 'dish', over: open.dish, check: createCheckDish(books) })
+  const price = createRecordHandlers(db, { what: 'price', entity: 'price', over: open.price, check: createCheckPrice(books) })
+  const season = createRecordHandlers(db, { what: 'year', entity: 'season', over: open.season, check: createCheckSeason(books) })
+  const stock = createRecordHandlers(db, { what: 'stock', entity: 'stock', over: open.stock, check: createCheckStock(books) })
+  const merchant = createRecordHandlers(db, { what: 'merchant', entity: 'merchant', over: open.merchant })
+  const rate = createRecordHandlers(db, { what: 'rate', entity: 'rate', over: open.rate })
+  const species = createRecordHandlers(db, {
+    ...{ what: 'species in the house’s hand', entity: 'species' as const, over: open.species },
     check: createCheckHouseSpecies(books),
   })
   return {
-    ...nameHandlers('brief', 'briefs', brief),
+    ...nameHandlers('serving', 'servings', serving),
+    ...nameHandlers('dish', 'dishes', dish),
     ...nameHandlers('price', 'prices', price),
     ...nameHandlers('season', 'seasons', season),
     ...nameHandlers('stock', 'stocks', stock),

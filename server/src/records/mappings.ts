@@ -1,7 +1,5 @@
 import { findShipped, fromPatch, toPatch } from '@tender-gill/catalogue'
 import type {
-  BriefInput,
-  BriefRecord,
   HouseSpeciesInput,
   HouseSpeciesRecord,
   MerchantInput,
@@ -16,14 +14,8 @@ import type {
   StockInput,
   StockRecord,
 } from '@tender-gill/contract'
-import { briefs, houseSpecies, merchants, prices, rates, seasons, stocks } from '../database/schema.ts'
+import { houseSpecies, merchants, prices, rates, seasons, stocks } from '../database/schema.ts'
 import type { RecordMapping } from './recordRepository.ts'
-
-export const briefMapping: RecordMapping<typeof briefs, BriefInput, BriefRecord> = {
-  table: briefs,
-  toColumns: ({ brief, choice }) => ({ brief, choice: choice ?? null }),
-  toRecord: (row, stored) => ({ ...stored, brief: row.brief, choice: row.choice }),
-}
 
 /** Drops what is not there, so that a price reads back as it was written. */
 const present = <T extends object>(fields: T) => Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== null))

@@ -2,13 +2,14 @@ import type { Problem } from '@tender-gill/contract'
 import type { Database } from '../database/openDatabase.ts'
 import { RequestFailure, notFound, refuse } from '../http/errors.ts'
 import type { Asked, Commit } from '../http/serveOperations.ts'
-import { createRecordRepository, type ChangeOutcome, type RecordMapping, type RecordTable, type StoredFields } from './recordRepository.ts'
+import type { ChangeOutcome, RecordRepository, StoredFields } from './recordRepository.ts'
 
-interface RecordKind<T extends RecordTable, Input, Record_> {
+interface RecordKind<Input, Record_> {
   /** What one is called, for people. */
   readonly what: string
   readonly entity: Parameters<Parameters<Commit<unknown>>[1]>[0]
-  readonly mapping: RecordMapping<T, Input, Record_>
+  /** Its records over a database or a transaction. */
+  readonly over: (db: Database) => RecordRepository<Input, Record_>
   /** What a schema cannot see: names of the book, things that cannot be together. */
   readonly check?: (input: Input, kitchenId: string) => Promise<readonly Problem[]>
 }
@@ -23,12 +24,10 @@ export function settleChange<R>(outcome: ChangeOutcome<R>, what: string, sent: u
 }
 
 /** Handlers of one kind of record, all within the kitchen that is asked. Another kitchen's id is answered as if it did not exist. */
-export function createRecordHandlers<T extends RecordTable, Input, Record_ extends StoredFields>(
+export function createRecordHandlers<Input, Record_ extends StoredFields>(
   db: Database,
-  now: () => Date,
-  { what, entity, mapping, check = async () => [] }: RecordKind<T, Input, Record_>,
+  { what, entity, over, check = async () => [] }: RecordKind<Input, Record_>,
 ) {
-  const over = (tx: Database) => createRecordRepository(tx, now, mapping)
   const make = async (input: Input, kitchenId: string): Promise<void> => {
     const problems = await check(input, kitchenId)
     if (problems.length > 0) throw refuse(problems)

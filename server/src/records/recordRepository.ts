@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { and, asc, eq, isNotNull, gte, isNull, lt, sql } from 'drizzle-orm'
 import { DAY_MS } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
-import type { briefs, houseSpecies, merchants, prices, rates, seasons, stocks } from '../database/schema.ts'
+import type { dishes, houseSpecies, merchants, prices, rates, seasons, stocks } from '../database/schema.ts'
 
 /** Days for which what was taken away can be put back. */
 export const UNDO_DAYS = 30
@@ -20,7 +20,7 @@ export type ChangeOutcome<R> =
   { readonly status: 'changed'; readonly record: R } | { readonly status: 'conflict'; readonly current: R } | { readonly status: 'missing' }
 
 export type RecordTable =
-  typeof briefs | typeof prices | typeof houseSpecies | typeof seasons | typeof stocks | typeof merchants | typeof rates
+  typeof dishes | typeof prices | typeof houseSpecies | typeof seasons | typeof stocks | typeof merchants | typeof rates
 interface Row {
   readonly id: string
   readonly revision: number
@@ -45,7 +45,7 @@ export function createRecordRepository<T extends RecordTable, Input, Record_>(
   mapping: RecordMapping<T, Input, Record_>,
 ) {
   // The tables share these columns; the generic parameter hides that from the query builder.
-  const table = mapping.table as typeof briefs
+  const table = mapping.table as typeof dishes
   const own = (kitchenId: string, id: string) => and(eq(table.kitchenId, kitchenId), eq(table.id, id))
   const toRecord = (row: unknown): Record_ => {
     const { id, revision, updatedAt, deletedAt } = row as Row
@@ -87,7 +87,7 @@ export function createRecordRepository<T extends RecordTable, Input, Record_>(
       const values = { ...mapping.toColumns(input), kitchenId, id: randomUUID(), updatedAt: now() }
       const [row] = await db
         .insert(table)
-        .values(values as typeof briefs.$inferInsert)
+        .values(values as typeof dishes.$inferInsert)
         .returning()
       return toRecord(row)
     },

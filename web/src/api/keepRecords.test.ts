@@ -24,10 +24,10 @@ describe('a record in its list', () => {
 describe('what an operation is called with', () => {
   const read = (name: OperationName, arg: unknown) => readArg(operations[name] as Operation, arg)
   it('is taken apart as it is declared', () => {
-    expect(read('briefs', undefined)).toEqual({ names: {}, params: {} })
-    expect(read('brief', 'x')).toEqual({ id: 'x', names: { id: 'x' }, params: {} })
-    expect(read('createBrief', { brief: 1 })).toEqual({ input: { brief: 1 }, names: {}, params: {} })
-    expect(read('saveBrief', { id: 'x', revision: 3, input: 1 })).toEqual({
+    expect(read('servings', undefined)).toEqual({ names: {}, params: {} })
+    expect(read('serving', 'x')).toEqual({ id: 'x', names: { id: 'x' }, params: {} })
+    expect(read('createServing', { brief: 1 })).toEqual({ input: { brief: 1 }, names: {}, params: {} })
+    expect(read('saveServing', { id: 'x', revision: 3, input: 1 })).toEqual({
       id: 'x',
       revision: 3,
       input: 1,

@@ -35,10 +35,12 @@ export const keepRecords: Middleware = (store) => (next) => (action) => {
   const record = action.payload as Stored
   const { id } = readArg(operation, action.meta.arg.originalArgs)
   const dispatch = store.dispatch as (action: unknown) => unknown
-  const endpoint = one as 'brief'
+  const endpoint = one as 'serving'
   if (!record.deletedAt)
     dispatch(api.util.upsertQueryEntries([{ endpointName: endpoint, arg: (record.id ?? id) as string, value: record as never }]))
   if (all)
-    dispatch(api.util.updateQueryData(all as 'briefs', undefined, (records) => placeRecord(records as readonly Stored[], record) as never))
+    dispatch(
+      api.util.updateQueryData(all as 'servings', undefined, (records) => placeRecord(records as readonly Stored[], record) as never),
+    )
   return result
 }

@@ -1,6 +1,6 @@
 import type {
   Brief,
-  BriefRecord,
+  ServingRecord,
   FishFirst,
   LineUp,
   Method,
@@ -64,8 +64,8 @@ export interface AmountRequest {
 /** Fish first, with the dishes that were asked for it and those whose brief has a mistake. */
 export interface FishFirstShown {
   readonly answer: FishFirst
-  readonly records: readonly BriefRecord[]
-  readonly mistaken: readonly BriefRecord[]
+  readonly records: readonly ServingRecord[]
+  readonly mistaken: readonly ServingRecord[]
 }
 
 export interface LineUpRequest {
@@ -201,7 +201,7 @@ export function createEngine(shelf: SheetShelf) {
         (await open(ref)).sheet.offers.filter((offer) => species.includes(offer.species)).map((offer) => [offer.species, offer.common]),
       ),
     /** Who leads each dish, without shares. */
-    leaders: async (ref: SheetRef, records: readonly BriefRecord[]): Promise<Readonly<Record<string, Leader | null>>> => {
+    leaders: async (ref: SheetRef, records: readonly ServingRecord[]): Promise<Readonly<Record<string, Leader | null>>> => {
       const { sheet, today } = await open(ref)
       return Object.fromEntries(
         records.map(({ id, brief }) => {
@@ -242,14 +242,14 @@ export function createEngine(shelf: SheetShelf) {
       return offer ? findRelatives(offer, offers) : []
     },
     /** Dishes and ways to cook for fish that were seen; a dish whose brief has a mistake is left out and named. */
-    fishFirst: async (ref: SheetRef, seen: readonly SeenFish[], records: readonly BriefRecord[]): Promise<FishFirstShown | null> => {
+    fishFirst: async (ref: SheetRef, seen: readonly SeenFish[], records: readonly ServingRecord[]): Promise<FishFirstShown | null> => {
       const { sheet, today } = await open(ref)
-      const ask = (dishes: readonly BriefRecord[]) =>
+      const ask = (dishes: readonly ServingRecord[]) =>
         answerFishFirst({ seen: [...seen], dishes: dishes.map(({ brief }) => brief) }, sheet, { today })
       const all = ask(records)
       if (all.ok) return { answer: all.value, records, mistaken: [] }
       const bad = new Set(all.error.map(({ path }) => /^\/dishes\/(\d+)/.exec(path)?.[1]))
-      const isBad = (_record: BriefRecord, i: number) => bad.has(String(i))
+      const isBad = (_record: ServingRecord, i: number) => bad.has(String(i))
       const sound = records.filter((record, i) => !isBad(record, i))
       const rest = ask(sound)
       return rest.ok ? { answer: rest.value, records: sound, mistaken: records.filter(isBad) } : null

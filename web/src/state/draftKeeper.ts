@@ -1,5 +1,5 @@
 import type { createListenerMiddleware } from '@reduxjs/toolkit'
-import type { BriefRecord } from '@tender-gill/contract'
+import type { ServingRecord } from '@tender-gill/contract'
 import { api, toProblemDetails } from '../api/api.ts'
 import { draftChanged, draftRebased, draftSaved, draftState, type Drafts } from './draftsSlice.ts'
 import type { AppStore } from './store.ts'
@@ -36,14 +36,14 @@ export function createDraftKeeper({ store, listener, storage, kitchenId }: Optio
     if (!draft || draft.state === 'conflict') return 'done'
     store.dispatch(draftState({ id, state: 'saving' }))
     const { input, revision } = draft
-    const answer = await store.dispatch(api.endpoints.saveBrief.initiate({ id, revision, input }))
+    const answer = await store.dispatch(api.endpoints.saveServing.initiate({ id, revision, input }))
     if (answer.data) {
       // What the server has now stands in its place already: between the two nobody may see, or write over, the dish as it was.
       store.dispatch(draftSaved({ id, input, revision: answer.data.revision }))
       return store.getState().drafts[id] ? 'again' : 'done'
     }
     const details = toProblemDetails(answer.error)
-    if (details?.status === 409) store.dispatch(draftState({ id, state: 'conflict', theirs: details.current as BriefRecord }))
+    if (details?.status === 409) store.dispatch(draftState({ id, state: 'conflict', theirs: details.current as ServingRecord }))
     else if (details?.status === 400) store.dispatch(draftState({ id, state: 'refused', problems: details.problems }))
     else if (details?.status === 404)
       store.dispatch(draftState({ id, state: 'refused', problems: [{ path: '', message: 'this dish is no longer there' }] }))

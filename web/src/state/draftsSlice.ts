@@ -1,20 +1,20 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
-import type { BriefRecord, BriefInput, Problem } from '@tender-gill/contract'
+import type { ServingRecord, ServingInput, Problem } from '@tender-gill/contract'
 
 /** A dish as it is being worked on: what was typed, and the revision it was typed over. Kept in the browser until the server has it. */
 export interface Draft {
-  readonly input: BriefInput
+  readonly input: ServingInput
   readonly revision: number
   readonly state: 'unsaved' | 'saving' | 'waiting' | 'refused' | 'conflict'
   readonly problems: readonly Problem[]
   /** On a conflict: what the server holds. */
-  readonly theirs: BriefRecord | null
+  readonly theirs: ServingRecord | null
 }
 
 type Drafts = Record<string, Draft>
 interface Changed {
   readonly id: string
-  readonly input: BriefInput
+  readonly input: ServingInput
   readonly revision: number
 }
 

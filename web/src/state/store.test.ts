@@ -1,4 +1,4 @@
-import type { BriefRecord } from '@tender-gill/contract'
+import type { ServingRecord } from '@tender-gill/contract'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { api } from '../api/api.ts'
 import { draftChanged } from './draftsSlice.ts'
@@ -7,8 +7,8 @@ import { createStore } from './store.ts'
 
 const ID = 'a-dish'
 const KITCHEN = 'a-kitchen'
-const buildRecord = (revision: number, covers: number): BriefRecord =>
-  ({ id: ID, revision, brief: { dish: 'Soup', method: 'stew', format: 'chunk', covers }, choice: null }) as unknown as BriefRecord
+const buildRecord = (revision: number, covers: number): ServingRecord =>
+  ({ id: ID, revision, brief: { dish: 'Soup', method: 'stew', format: 'chunk', covers }, choice: null }) as unknown as ServingRecord
 const json = (body: unknown, status = 200) =>
   new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } })
 
@@ -42,10 +42,10 @@ async function open({ fails = 0, status = 503 }: { fails?: number; status?: numb
     return json(stored)
   })
   const store = createStore({ kitchenId: KITCHEN, client: 'tab', storage: localStorage })
-  await store.dispatch(api.endpoints.brief.initiate(ID))
+  await store.dispatch(api.endpoints.serving.initiate(ID))
   const seen = () => {
     const draft = store.getState().drafts[ID]
-    const record = api.endpoints.brief.select(ID)(store.getState()).data
+    const record = api.endpoints.serving.select(ID)(store.getState()).data
     return { covers: (draft?.input.brief ?? record?.brief)?.covers, revision: draft?.revision ?? record?.revision }
   }
   const edit = (covers: number) =>
@@ -105,17 +105,17 @@ describe('a dish that is being kept', () => {
 describe('a command that fails', () => {
   it('is said, whoever sent it, unless its page shows the mistake itself', async () => {
     const { store, notice } = await open({ fails: 1, status: 500 })
-    await store.dispatch(api.endpoints.removeBrief.initiate({ id: ID, revision: 1 }))
+    await store.dispatch(api.endpoints.removeServing.initiate({ id: ID, revision: 1 }))
     expect(notice()).toMatchObject({ kind: 'failed', text: expect.stringContaining('Nothing was stored') })
     const quiet = await open({ fails: 1, status: 400 })
-    await quiet.store.dispatch(api.endpoints.saveBrief.initiate({ id: ID, revision: 1, input: { brief: buildRecord(1, 2).brief } }))
+    await quiet.store.dispatch(api.endpoints.saveServing.initiate({ id: ID, revision: 1, input: { brief: buildRecord(1, 2).brief } }))
     expect(quiet.notice()).toBeNull()
   })
 
   it('is sent to the kitchen of its tab and to no other', async () => {
     const { store, addresses } = await open()
-    await store.dispatch(api.endpoints.removeBrief.initiate({ id: 'x/y', revision: 1 }))
-    expect(addresses).toContain(`/api/kitchens/${KITCHEN}/briefs/x%2Fy`)
+    await store.dispatch(api.endpoints.removeServing.initiate({ id: 'x/y', revision: 1 }))
+    expect(addresses).toContain(`/api/kitchens/${KITCHEN}/servings/x%2Fy`)
     expect(addresses.filter((one) => !one.startsWith(`/api/kitchens/${KITCHEN}/`))).toEqual([])
   })
 })

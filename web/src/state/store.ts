@@ -9,8 +9,8 @@ import { draftsReducer } from './draftsSlice.ts'
 
 /** Commands whose refusal is shown where it happened: a form marks its fields, a draft shows both versions. */
 const TOLD_IN_PLACE: ReadonlySet<string> = new Set([
-  'saveBrief',
-  'createBrief',
+  'saveServing',
+  'createServing',
   'saveLeanings',
   'saveSeason',
   'saveStock',
@@ -31,9 +31,9 @@ interface RejectedCommand {
   readonly meta: { readonly arg: { readonly endpointName?: string; readonly type?: string } }
 }
 
-/** Whether a refusal is of a kind that its own page shows: a mistake, or another version. */
+/** Whether a refusal is of a kind that its own page shows: a mistake, or another version. What is sent again until it is kept is no failure. */
 const isShownThere = ({ payload, meta: { arg } }: RejectedCommand): boolean =>
-  TOLD_IN_PLACE.has(arg.endpointName ?? '') && (payload.status === 400 || payload.status === 409)
+  arg.endpointName === 'saveServing' || (TOLD_IN_PLACE.has(arg.endpointName ?? '') && (payload.status === 400 || payload.status === 409))
 
 export interface StoreOptions {
   readonly kitchenId: string

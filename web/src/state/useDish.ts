@@ -1,7 +1,7 @@
-import type { Brief, BriefInput, Choice } from '@tender-gill/contract'
+import type { Brief, ServingInput, Choice } from '@tender-gill/contract'
 import { useCallback, useMemo } from 'react'
 import { useDispatch, useSelector } from 'react-redux'
-import { useBriefQuery } from '../api/api.ts'
+import { useServingQuery } from '../api/api.ts'
 import { draftChanged, type Draft } from './draftsSlice.ts'
 import type { AppDispatch, RootState } from './store.ts'
 
@@ -10,7 +10,7 @@ export interface Dish {
   readonly brief: Brief
   readonly choice: Choice | null
   readonly draft: Draft | undefined
-  readonly edit: (change: Partial<BriefInput>) => void
+  readonly edit: (change: Partial<ServingInput>) => void
 }
 
 export type DishState =
@@ -21,14 +21,14 @@ export type DishState =
 
 /** One dish as it is being worked on: the draft over the stored one; every edit is kept at once in the browser and soon on the server. */
 export function useDish(id: string): DishState {
-  const { data: record, error } = useBriefQuery(id)
+  const { data: record, error } = useServingQuery(id)
   const draft = useSelector((state: RootState) => state.drafts[id])
   const dispatch = useDispatch<AppDispatch>()
-  const stored: BriefInput | undefined = useMemo(() => (record ? { brief: record.brief, choice: record.choice } : undefined), [record])
+  const stored: ServingInput | undefined = useMemo(() => (record ? { brief: record.brief, choice: record.choice } : undefined), [record])
   const input = draft?.input ?? stored
   const revision = draft?.revision ?? record?.revision
   const edit = useCallback(
-    (change: Partial<BriefInput>) => {
+    (change: Partial<ServingInput>) => {
       if (input && revision !== undefined) dispatch(draftChanged({ id, input: { ...input, ...change }, revision }))
     },
     [dispatch, id, input, revision],

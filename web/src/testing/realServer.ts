@@ -4,14 +4,24 @@ import { pino } from 'pino'
 import { inject } from 'vitest'
 import '../../../server/src/testing/provided.ts'
 import { listSpecies } from '@tender-gill/catalogue'
-import type { Brief, BriefRecord, HouseLeanings, Merchant, Price, Season, Stock } from '@tender-gill/contract'
+import type { Brief, ServingRecord, HouseLeanings, Merchant, Price, Season, Stock } from '@tender-gill/contract'
 import { openChangeFeed } from '../../../server/src/changes/index.ts'
 import { createDesk, createLocalCompute } from '../../../server/src/compute/index.ts'
 import { openDatabase } from '../../../server/src/database/openDatabase.ts'
-import { briefs, houseSpecies, kitchens, merchants, prices, seasons, stocks } from '../../../server/src/database/schema.ts'
+import {
+  dishes as dishTable,
+  houseSpecies,
+  kitchens,
+  merchants,
+  prices,
+  seasons,
+  servings,
+  stocks,
+} from '../../../server/src/database/schema.ts'
 import { createFeedReader } from '../../../server/src/feeds/feedReader.ts'
 import { createApp } from '../../../server/src/http/createApp.ts'
-import { briefMapping, merchantMapping, priceMapping, seasonMapping, stockMapping } from '../../../server/src/records/mappings.ts'
+import { merchantMapping, priceMapping, seasonMapping, stockMapping } from '../../../server/src/records/mappings.ts'
+import { splitBrief } from '../../../server/src/servings/briefParts.ts'
 import { NOW } from '../../../server/src/testing/clock.ts'
 import { copyDatabase } from '../../../server/src/testing/copyDatabase.ts'
 
@@ -20,7 +30,7 @@ export const KITCHEN_ID = 'lantern'
 
 /** What a kitchen of a test keeps before the page is opened. */
 export interface TestKitchen {
-  readonly dishes: readonly { readonly id: string; readonly brief: Brief; readonly choice?: BriefRecord['choice'] }[]
+  readonly dishes: readonly { readonly id: string; readonly brief: Brief; readonly choice?: ServingRecord['choice'] }[]
   readonly prices?: readonly Price[]
   readonly seasons?: readonly Season[]
   readonly stocks?: readonly Stock[]
@@ -62,11 +72,11 @@ async function keep(
   await db.insert(houseSpecies).values(HIDDEN.map((species, i) => ({ ...stored(`hidden-${i}`, i), species, hidden: true, patch: null })))
   const rowsOf = <T>(items: readonly T[], toColumns: (item: T) => object, name: string) =>
     items.map((item, i) => ({ ...stored(`${name}-${i}`, i), ...toColumns(item) }))
-  const dishRows = dishes.map(({ id, brief, choice }, i) => ({
-    ...stored(id, i),
-    ...briefMapping.toColumns({ brief, choice: choice ?? null }),
-  }))
-  if (dishRows.length > 0) await db.insert(briefs).values(dishRows as (typeof briefs.$inferInsert)[])
+  const menu = dishes.map(({ id, brief, choice }, i) => ({ ...stored(id, i), ...splitBrief(brief), choice: choice ?? null }))
+  if (menu.length > 0) {
+    await db.insert(dishTable).values(menu.map(({ parts: _parts, choice: _choice, ...dish }) => dish))
+    await db.insert(servings).values(menu.map(({ recipe: _recipe, parts, ...row }) => ({ ...row, ...parts, dishId: row.id })))
+  }
   const inserts = [
     [prices, rowsOf(quotes, (price) => priceMapping.toColumns({ price }), 'price')],
     [seasons, rowsOf(years, (season) => seasonMapping.toColumns({ season }), 'season')],
@@ -120,10 +130,11 @@ export async function startRealServer(kitchen: TestKitchen) {
     address,
     asked,
     fetch: fetchFromPage,
-    brief: async (id: string): Promise<Brief | undefined> => (await read<BriefRecord>(`/briefs/${id}`))?.brief,
-    taken: async (id: string): Promise<string | undefined> => (await read<BriefRecord>(`/briefs/${id}`))?.choice?.species,
+    brief: async (id: string): Promise<Brief | undefined> => (await read<ServingRecord>(`/servings/${id}`))?.brief,
+    taken: async (id: string): Promise<string | undefined> => (await read<ServingRecord>(`/servings/${id}`))?.choice?.species,
     decisions: async (id: string): Promise<readonly { species: string }[]> =>
-      (await read<{ species: string }[]>(`/decisions?brief=${id}`)) ?? [],
+      (await read<{ species: string }[]>(`/decisions?serving=${id}`)) ?? [],
+    servings: async (): Promise<readonly ServingRecord[]> => (await read<ServingRecord[]>('/servings')) ?? [],
     prices: async (): Promise<readonly Price[]> => ((await read<{ price: Price }[]>('/prices')) ?? []).map(({ price }) => price),
     /** Prices of all lists that count. */
     listed: async (): Promise<readonly Price[]> => {
@@ -149,9 +160,9 @@ export async function startRealServer(kitchen: TestKitchen) {
       }),
     /** Somebody else changes a dish. */
     touch: async (id: string): Promise<void> => {
-      const record = await read<BriefRecord>(`/briefs/${id}`)
+      const record = await read<ServingRecord>(`/servings/${id}`)
       if (!record) throw new Error(`no dish ${id}`)
-      await send(`${address}/api/kitchens/${KITCHEN_ID}/briefs/${id}`, {
+      await send(`${address}/api/kitchens/${KITCHEN_ID}/servings/${id}`, {
         method: 'PUT',
         headers: { 'Content-Type': 'application/json', 'If-Match': `"${record.revision}"` },
         body: JSON.stringify({ brief: record.brief, choice: record.choice }),

@@ -59,7 +59,7 @@ export function MovedDish({ dish, held, offers, onHold }: Props) {
     >
       <Box sx={{ gridColumn: { xs: '1 / -1', md: 'auto' } }}>
         <Typography component="h3" variant="h3">
-          <Link to={`/dishes/${dish.briefId}/stand-ins`} style={{ color: INK.squid }}>
+          <Link to={`/dishes/${dish.servingId}/stand-ins`} style={{ color: INK.squid }}>
             {dish.dish}
           </Link>
         </Typography>

@@ -13,9 +13,9 @@ import { useOffers } from '../../engine/index.ts'
 
 /** The moves of a plan, as they are confirmed. */
 export const listMoves = ({ dishes }: AbsencePlan): AbsenceMove[] =>
-  dishes.flatMap(({ briefId, revision, move, ladder }) => {
+  dishes.flatMap(({ servingId, revision, move, ladder }) => {
     const rung = ladder[move ?? -1]
-    return rung ? [{ briefId, revision, choice: { species: rung.species, offerId: rung.offerId, form: rung.form } }] : []
+    return rung ? [{ servingId, revision, choice: { species: rung.species, offerId: rung.offerId, form: rung.form } }] : []
   })
 
 const countDishes = (n: number) => `${n} ${n === 1 ? 'dish' : 'dishes'}`
@@ -68,11 +68,11 @@ export function PlanView({ plan, typed, busy, failure, onPair, onConfirm }: Prop
       <Box component="ul" aria-label="Dishes that move" sx={{ listStyle: 'none', p: 0, my: 1 }}>
         {plan.dishes.map((dish) => (
           <MovedDish
-            key={dish.briefId}
+            key={dish.servingId}
             dish={dish}
-            held={typed.holds.get(dish.briefId)}
+            held={typed.holds.get(dish.servingId)}
             offers={offers}
-            onHold={(species) => onPair('dish', dish.briefId, species)}
+            onHold={(species) => onPair('dish', dish.servingId, species)}
           />
         ))}
       </Box>

@@ -30,8 +30,8 @@ describe('an absence in the address', () => {
     expect(typed && toRequest(typed)).toMatchObject({
       supplies: [{ species: 'Molva molva', kg: 6.5 }],
       holds: [
-        { briefId: 'stew', species: 'Molva molva' },
-        { briefId: 'fry', species: null },
+        { servingId: 'stew', species: 'Molva molva' },
+        { servingId: 'fry', species: null },
       ],
     })
   })

@@ -72,7 +72,7 @@ export function toRequest({ species, offerId, because, from, to, supplies, holds
     const kg = parseKilos(text)
     return kg === undefined ? [] : [{ species: name, kg }]
   })
-  const held: Hold[] = [...holds].map(([briefId, name]) => ({ briefId, species: name === '' ? null : name }))
+  const held: Hold[] = [...holds].map(([servingId, name]) => ({ servingId, species: name === '' ? null : name }))
   return { species, offerId, because, from, to, supplies: known, holds: held }
 }
 

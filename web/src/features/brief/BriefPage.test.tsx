@@ -17,7 +17,7 @@ describe('the brief', () => {
     expect(screen.getByText('must be at most 120')).toBeDefined()
     expect(screen.getByText('must be integer')).toBeDefined()
     expect(await box('Covers')).toHaveProperty('value', 'minus two')
-    expect(server.asked).not.toContain('POST /api/briefs')
+    expect(server.asked).not.toContain('POST /api/servings')
     expect(JSON.parse(localStorage.getItem('tender-gill-new-dish|lantern') ?? '{}')).toMatchObject({ covers: 'minus two' })
   })
 

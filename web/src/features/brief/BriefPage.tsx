@@ -7,11 +7,11 @@ import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { Brief, Method, Problem } from '@tender-gill/contract'
 import { ALLERGENS, FORMATS, METHODS } from '@tender-gill/contract/vocabulary'
-import { FORMAT_LABEL, METHOD_TABLE, gridCell } from '@tender-gill/core'
+import { describeDay, FORMAT_LABEL, METHOD_TABLE, gridCell } from '@tender-gill/core'
 import { useCallback, useEffect, useState, type ReactNode } from 'react'
 import { Controller, FormProvider, useForm, useFormContext, useWatch } from 'react-hook-form'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
-import { toProblemDetails, useCreateBriefMutation, useKitchenQuery } from '../../api/api.ts'
+import { toProblemDetails, useCreateServingMutation, useKitchenQuery, useServingsQuery } from '../../api/api.ts'
 import { useSheet, sitAt, useEngine } from '../../engine/index.ts'
 import type { Dish } from '../../state/useDish.ts'
 import { INK } from '../../theme.ts'
@@ -19,7 +19,7 @@ import { DishGate } from '../DishGate.tsx'
 import { asksRawTreatment, EMPTY, fieldOf, readForm, toForm, type BriefForm } from './briefForm.ts'
 import { WatersChoice } from './WatersChoice.tsx'
 import { Choice, TextInput, Tick } from './fields.tsx'
-import { describeProblem } from '../dishWords.ts'
+import { describeProblem, joinWords } from '../dishWords.ts'
 import { useKitchenId } from '../../kitchen/index.ts'
 
 const placeOf = (kitchen: string): string => `tender-gill-new-dish|${kitchen}`
@@ -185,7 +185,7 @@ function Fields() {
         <Tick name="longCooking" label="Cooks long, or nobody watches it" />
       </Group>
       <Group title="Day and season">
-        <TextInput name="date" label="Served on" hint={isPast ? 'That day is past' : 'Empty: every day'} date />
+        <TextInput name="date" label="Served on" hint={isPast ? 'That day is past' : 'Empty: no day yet'} date />
         <WatersChoice />
       </Group>
       <Group title="Money and waiting">
@@ -266,7 +266,7 @@ const readNew = (kitchen: string): BriefForm => {
 
 function NewDish() {
   const [params] = useSearchParams()
-  const [create] = useCreateBriefMutation()
+  const [create] = useCreateServingMutation()
   const navigate = useNavigate()
   const method = METHODS.find((one) => one === params.get('method'))
   const kitchen = useKitchenId()
@@ -296,6 +296,21 @@ function NewDish() {
   )
 }
 
+/** The other servings of a dish: what is changed of the dish itself is changed for them too. */
+function OtherServings({ servingId }: { readonly servingId: string }) {
+  const { data: servings = [] } = useServingsQuery()
+  const dishId = servings.find(({ id }) => id === servingId)?.dishId
+  const others = servings.filter((one) => one.dishId === dishId && one.id !== servingId)
+  if (others.length === 0) return null
+  const days = others.map(({ brief }) => (brief.date ? describeDay(brief.date) : 'a day not set yet'))
+  return (
+    <Alert severity="info" icon={false} sx={{ maxWidth: 1000, mx: 'auto', mb: 1 }}>
+      This dish is also served {joinWords(days)}. Day, covers and who eats are of this serving alone; everything else is of the dish, and
+      changes for all of them.
+    </Alert>
+  )
+}
+
 function EditDish({ dish }: { readonly dish: Dish }) {
   const navigate = useNavigate()
   const onKeep = async (brief: Brief): Promise<readonly Problem[]> => {
@@ -303,7 +318,12 @@ function EditDish({ dish }: { readonly dish: Dish }) {
     await navigate(`/dishes/${dish.id}/line-up`)
     return []
   }
-  return <Editor initial={toForm(dish.brief)} before={dish.brief} title={dish.brief.dish} action="See who can do it" onKeep={onKeep} />
+  return (
+    <>
+      <OtherServings servingId={dish.id} />
+      <Editor initial={toForm(dish.brief)} before={dish.brief} title={dish.brief.dish} action="See who can do it" onKeep={onKeep} />
+    </>
+  )
 }
 
 /** The brief: a new dish, or the one in the address. */

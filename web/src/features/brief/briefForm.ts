@@ -33,7 +33,7 @@ export interface BriefForm {
   keepTempC: string
   budget: string
   budgetMust: boolean
-  /** ISO date, or nothing: every day. */
+  /** ISO date, or nothing where no day is set yet. */
   date: string
   /** One water whose year is counted; nothing where the season is not. */
   waters: string

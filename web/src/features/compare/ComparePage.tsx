@@ -10,7 +10,7 @@ import type { BandKey, NormalisedBrief } from '@tender-gill/contract'
 import { ASK_LABEL, describeValue } from '@tender-gill/core'
 import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
-import { useBriefsQuery, useKitchenQuery } from '../../api/api.ts'
+import { useServingsQuery, useKitchenQuery } from '../../api/api.ts'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { TraitStrip } from '../../drawings/TraitStrip.tsx'
 import { nameQuestion, useAnswer, useSheet } from '../../engine/index.ts'
@@ -140,7 +140,7 @@ function CompareTable({ columns, brief, onPick, onDrop, standings }: TableProps)
 export default function ComparePage() {
   const [search, change] = useSearch()
   const sheet = useSheet()
-  const { data: dishes = [] } = useBriefsQuery()
+  const { data: dishes = [] } = useServingsQuery()
   const { data: kitchen } = useKitchenQuery()
   const names = [...new Set(search.getAll('fish'))].slice(0, MOST_COMPARED)
   const dish = dishes.find(({ id }) => id === search.get('dish'))

@@ -33,7 +33,7 @@ describe('the cover card', () => {
       within(card)
         .getAllByRole('rowheader')
         .map(({ textContent }) => textContent),
-    ).toEqual(['Harbour stewevery day; 4 covers', 'Friday fryevery day; 2 covers', 'Staff lunchevery day; 10 covers'])
+    ).toEqual(['Harbour stewno day yet; 4 covers', 'Friday fryno day yet; 2 covers', 'Staff lunchno day yet; 10 covers'])
     expect(within(within(card).getByRole('list', { name: 'If it is not there: Harbour stew' })).getAllByRole('listitem').length).toBe(3)
     expect(within(card).getByText('What the 16 covers hang on')).toBeDefined()
     expect(within(within(card).getByRole('list', { name: 'What the covers hang on' })).getByText('boats on the sea')).toBeDefined()

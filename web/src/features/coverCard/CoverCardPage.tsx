@@ -77,11 +77,11 @@ function Row({ row, told }: { readonly row: CoverRow; readonly told: Told }) {
   return (
     <tr>
       <th scope="row">
-        <Link to={`/dishes/${row.briefId}/line-up`} style={{ color: INK.squid, fontFamily: HEADING, fontSize: '1.1em' }}>
+        <Link to={`/dishes/${row.servingId}/line-up`} style={{ color: INK.squid, fontFamily: HEADING, fontSize: '1.1em' }}>
           {row.dish}
         </Link>
         <Typography variant="body2" color="text.secondary">
-          {row.date ? describeDay(row.date) : 'every day'}; {row.covers} {row.covers === 1 ? 'cover' : 'covers'}
+          {row.date ? describeDay(row.date) : 'no day yet'}; {row.covers} {row.covers === 1 ? 'cover' : 'covers'}
         </Typography>
       </th>
       <td>
@@ -136,7 +136,7 @@ function Card({ card }: { readonly card: CoverCard }) {
         </thead>
         <tbody>
           {card.rows.map((row) => (
-            <Row key={row.briefId} row={row} told={toldFor(card.rows.length)} />
+            <Row key={row.servingId} row={row} told={toldFor(card.rows.length)} />
           ))}
         </tbody>
       </table>
@@ -187,7 +187,7 @@ export default function CoverCardPage() {
         </Box>
       </Box>
       {card.rows.length === 0 ? (
-        <Typography>No dish is served in this week. A dish without a day is served every day.</Typography>
+        <Typography>Nothing is served in this week, and nothing waits for a day.</Typography>
       ) : (
         <Card card={card} />
       )}

@@ -118,7 +118,7 @@ function DecisionRow({ decision, open, onToggle }: { readonly decision: Decision
 }
 
 function DecisionsView({ dish }: { readonly dish: Dish }) {
-  const { data } = useDecisionsQuery({ brief: dish.id })
+  const { data } = useDecisionsQuery({ serving: dish.id })
   const [openId, setOpenId] = useState<string | null>(null)
   if (!data) return <Waiting what="the decisions" />
   return (

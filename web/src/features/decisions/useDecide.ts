@@ -7,7 +7,7 @@ import type { AppDispatch, RootState } from '../../state/store.ts'
 import type { Dish } from '../../state/useDish.ts'
 import { said } from '../../notices/index.ts'
 import { toProblemDetails, useDecideMutation } from '../../api/api.ts'
-import type { BriefRecord } from '@tender-gill/contract'
+import type { ServingRecord } from '@tender-gill/contract'
 
 /**
  * Takes a fish for a dish, in one command: the dish as it was typed, the choice, and the decision with the line-up behind it. Either all of
@@ -24,10 +24,10 @@ export function useDecide({
     async ({ species, offerId, form }) => {
       const draft = store.getState().drafts[id]
       const typed = draft ? { brief, revision: draft.revision } : {}
-      const answer = await decide({ briefId: id, species, offerId, form, ...typed })
+      const answer = await decide({ servingId: id, species, offerId, form, ...typed })
       if (answer.data) {
         // What was typed is kept with the choice: nothing waits to be sent any more.
-        const record = await dispatch(api.endpoints.brief.initiate(id, { forceRefetch: true, subscribe: false }))
+        const record = await dispatch(api.endpoints.serving.initiate(id, { forceRefetch: true, subscribe: false }))
         if (draft && store.getState().drafts[id]?.input === draft.input) dispatch(draftDropped(id))
         else if (draft && record.data) {
           dispatch(draftState({ id, state: 'conflict', theirs: record.data }))
@@ -37,7 +37,7 @@ export function useDecide({
         return true
       }
       const details = toProblemDetails(answer.error)
-      if (draft && details?.status === 409) dispatch(draftState({ id, state: 'conflict', theirs: details.current as BriefRecord }))
+      if (draft && details?.status === 409) dispatch(draftState({ id, state: 'conflict', theirs: details.current as ServingRecord }))
       return false
     },
     [brief, decide, dispatch, id, store],

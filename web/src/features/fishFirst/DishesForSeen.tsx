@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { BriefRecord, DishForSeen, SeenRow } from '@tender-gill/contract'
+import type { ServingRecord, DishForSeen, SeenRow } from '@tender-gill/contract'
 import { FORM_LABEL } from '@tender-gill/core'
 import { Link } from 'react-router'
 import { HEADING, INK } from '../../theme.ts'
@@ -36,7 +36,7 @@ function Money({ row, covers }: { readonly row: SeenRow; readonly covers: number
 
 interface RowProps {
   readonly dish: DishForSeen
-  readonly record: BriefRecord
+  readonly record: ServingRecord
   readonly first: boolean
   readonly several: boolean
 }
@@ -83,7 +83,7 @@ function DishRow({ dish, record, first, several }: RowProps) {
 
 interface Props {
   readonly dishes: readonly DishForSeen[]
-  readonly records: readonly BriefRecord[]
+  readonly records: readonly ServingRecord[]
   readonly several: boolean
 }
 

@@ -7,7 +7,7 @@ import type { MethodForSeen } from '@tender-gill/contract'
 import { FORMAT_LABEL } from '@tender-gill/core'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { useBriefsQuery, useKitchenQuery } from '../../api/api.ts'
+import { useServingsQuery, useKitchenQuery } from '../../api/api.ts'
 import { nameQuestion, useAnswer, useSheet } from '../../engine/index.ts'
 import { FishSearch } from '../../shell/FishSearch.tsx'
 import { Waiting } from '../../shell/Waiting.tsx'
@@ -67,7 +67,7 @@ function useSeen(species: string) {
 
 /** From fish that were seen: which of the kitchen's dishes they do best, and the ways to cook them, by the same desk. */
 function FishFirst({ species }: { readonly species: string }) {
-  const { data: records } = useBriefsQuery()
+  const { data: records } = useServingsQuery()
   const { data: kitchen } = useKitchenQuery()
   const currency = kitchen?.currency ?? 'EUR'
   const { fish, edit, add, remove } = useSeen(species)

@@ -2,11 +2,11 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
-import type { BriefRecord, Method } from '@tender-gill/contract'
-import { METHOD_TABLE } from '@tender-gill/core'
+import type { ServingRecord, Method } from '@tender-gill/contract'
+import { describeDay, METHOD_TABLE } from '@tender-gill/core'
 import { useMemo } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { useBriefsQuery, usePricesQuery, useRemoveBriefMutation, useRestoreBriefMutation } from '../../api/api.ts'
+import { useKitchenQuery, useServingsQuery, usePricesQuery, useRemoveServingMutation, useRestoreServingMutation } from '../../api/api.ts'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { useAnswer, useSheet, useOffers } from '../../engine/index.ts'
 import { FishSearch } from '../../shell/FishSearch.tsx'
@@ -16,15 +16,17 @@ import { DishAlert } from '../alerts/DishAlert.tsx'
 import { StandingAbsences } from '../absences/StandingAbsences.tsx'
 import { describeMaking, describeServing } from '../dishWords.ts'
 import { useUndoable } from '../../notices/index.ts'
+import { useServeAgain } from '../servings/index.ts'
 
 const FIRST_METHODS: readonly Method[] = ['pan-sear', 'roast-whole', 'grill', 'poach', 'deep-fry', 'curry', 'stew', 'raw']
 
 interface DishLineProps {
-  readonly record: BriefRecord
-  readonly onRemove: (record: BriefRecord) => void
+  readonly record: ServingRecord
+  readonly onRemove: (record: ServingRecord) => void
+  readonly onAgain: (record: ServingRecord) => void
 }
 
-function DishLine({ record, onRemove }: DishLineProps) {
+function DishLine({ record, onRemove, onAgain }: DishLineProps) {
   const { id, revision, brief, choice } = record
   // Each dish is answered from the offers of its own day.
   const sheet = useSheet(brief.date)
@@ -53,8 +55,9 @@ function DishLine({ record, onRemove }: DishLineProps) {
         </Typography>
         <Typography variant="body2" color="text.secondary">
           {describeMaking(brief)}; {describeServing(brief)}
+          {brief.date ? `; ${describeDay(brief.date)}` : ''}
         </Typography>
-        {choice && <DishAlert briefId={id} />}
+        {choice && <DishAlert servingId={id} />}
       </Box>
       <Box sx={{ gridColumn: { xs: '2', md: 'auto' } }}>
         <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 17 }}>
@@ -64,23 +67,25 @@ function DishLine({ record, onRemove }: DishLineProps) {
           {choice ? 'taken' : leader ? `leads, fit ${leader.fit.toFixed(0)}, of ${leader.count} that can` : ' '}
         </Typography>
       </Box>
-      <Button
-        size="small"
-        onClick={() => onRemove(record)}
-        aria-label={`Take ${brief.dish} away`}
-        sx={{ gridColumn: { xs: '2', md: 'auto' }, justifySelf: 'start' }}
-      >
-        Take away
-      </Button>
+      <Box sx={{ gridColumn: { xs: '2', md: 'auto' }, justifySelf: 'start', display: 'flex', flexDirection: { xs: 'row', md: 'column' } }}>
+        <Button size="small" onClick={() => onAgain(record)} aria-label={`Serve ${brief.dish} once more`}>
+          Once more
+        </Button>
+        <Button size="small" onClick={() => onRemove(record)} aria-label={`Take ${brief.dish} away`}>
+          Take away
+        </Button>
+      </Box>
     </Box>
   )
 }
 
-function Dishes({ records }: { readonly records: readonly BriefRecord[] }) {
-  const [remove] = useRemoveBriefMutation()
-  const [restore] = useRestoreBriefMutation()
+function Dishes({ records }: { readonly records: readonly ServingRecord[] }) {
+  const [remove] = useRemoveServingMutation()
+  const [restore] = useRestoreServingMutation()
   const undoable = useUndoable()
-  const onRemove = ({ id, revision, brief }: BriefRecord) =>
+  const { data: kitchen } = useKitchenQuery()
+  const serveAgain = useServeAgain(kitchen?.today ?? '')
+  const onRemove = ({ id, revision, brief }: ServingRecord) =>
     void undoable(() => remove({ id, revision }).unwrap(), {
       done: `“${brief.dish}” was taken away.`,
       undone: `“${brief.dish}” is back.`,
@@ -90,7 +95,7 @@ function Dishes({ records }: { readonly records: readonly BriefRecord[] }) {
     <>
       <Box component="ul" aria-label="Dishes" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {records.map((record) => (
-          <DishLine key={record.id} record={record} onRemove={onRemove} />
+          <DishLine key={record.id} record={record} onRemove={onRemove} onAgain={(one) => void serveAgain(one)} />
         ))}
       </Box>
     </>
@@ -140,7 +145,7 @@ function OnTheLists() {
 
 /** Two doors: from a dish to a fish, or from a fish to a dish. */
 export function HomePage() {
-  const { data: records } = useBriefsQuery()
+  const { data: records } = useServingsQuery()
   const navigate = useNavigate()
   return (
     <Box

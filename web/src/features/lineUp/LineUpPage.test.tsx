@@ -55,7 +55,7 @@ describe('the line-up', () => {
     fireEvent.click(await screen.findByRole('button', { name: 'Show who and why' }))
     const opening = (await screen.findAllByRole('button', { name: 'Change the brief so' }))[0] as HTMLElement
     fireEvent.click(opening)
-    await waitFor(() => expect(server.asked.filter((one) => one === 'PUT /api/briefs/thick')).toHaveLength(1))
+    await waitFor(() => expect(server.asked.filter((one) => one === 'PUT /api/servings/thick')).toHaveLength(1))
   })
 
   it('says that nothing can do it where that is so, and what came close', async () => {

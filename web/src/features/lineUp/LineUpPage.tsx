@@ -192,7 +192,7 @@ const Board = memo(function Board({ dish, lineUp, able, sharesReady, study, all,
       </Box>
       {dish.choice && (
         <Box sx={{ px: 1.5 }}>
-          <DishAlert briefId={dish.id} />
+          <DishAlert servingId={dish.id} />
         </Box>
       )}
       {leader && <VerdictLine verdict={sharesReady && !study.left ? describeVerdict(ranked) : null} />}

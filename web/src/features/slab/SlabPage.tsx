@@ -42,9 +42,9 @@ function Dishes({ dishes, species, common }: Pick<SlabFish, 'dishes' | 'species'
       aria-label={`Dishes for ${common}`}
       sx={{ listStyle: 'none', p: 0, m: 0, display: 'flex', flexWrap: 'wrap', gap: 0.75 }}
     >
-      {dishes.map(({ briefId, dish, fit }) => (
-        <li key={briefId}>
-          <Button component={Link} to={`/dishes/${briefId}/line-up`} variant="outlined" size="small">
+      {dishes.map(({ servingId, dish, fit }) => (
+        <li key={servingId}>
+          <Button component={Link} to={`/dishes/${servingId}/line-up`} variant="outlined" size="small">
             {dish}, fit {fit.toFixed(0)}
           </Button>
         </li>

@@ -1,0 +1,1 @@
+export { nextDay, useServeAgain } from './useServeAgain.ts'
