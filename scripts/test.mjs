@@ -1,6 +1,7 @@
 /**
- * `npm test`: installs what is missing, then types, lint, format, boundaries, unit and API tests, builds, browser journeys; ends with a
- * plain line of counts. `npm test -- --only unit` runs one stage.
+ * `npm test`: installs and builds what is missing, then what is quick (types, lint, format, boundaries), then unit and API tests, then
+ * browser journeys; ends with a plain line of counts. Stages of one rank run beside each other; a rank that fails is the last.
+ * `npm test -- --only unit` runs one stage, `--long` holds the laws against many more cases, `--all` goes on after a failure.
  */
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -8,6 +9,8 @@ import { join } from 'node:path'
 import { buildAll, installChromium, installPackages, installPostgres } from './lib/install.mjs'
 import { must, show } from './lib/shell.mjs'
 
+const all = process.argv.includes('--all')
+if (process.argv.includes('--long')) process.env.TENDER_GILL_LONG = '1'
 const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : undefined
 const reports = mkdtempSync(join(tmpdir(), 'tender-gill-reports-'))
 const counts = { passed: 0, failed: 0 }
@@ -48,13 +51,16 @@ const journeys = {
   },
 }
 
-const STAGES = [
-  check('types', 'npm', ['run', '--silent', 'types']),
-  check('lint', 'npm', ['run', '--silent', 'lint']),
-  check('format', 'npm', ['run', '--silent', 'format:check']),
-  check('boundaries', 'npm', ['run', '--silent', 'boundaries']),
-  unit,
-  journeys,
+/** Ranks of stages, the quickest to tell first. */
+const RANKS = [
+  [
+    check('types', 'npm', ['run', '--silent', 'types']),
+    check('lint', 'npm', ['run', '--silent', 'lint']),
+    check('format', 'npm', ['run', '--silent', 'format:check']),
+    check('boundaries', 'npm', ['run', '--silent', 'boundaries']),
+  ],
+  [unit],
+  [journeys],
 ]
 
 await installPackages()
@@ -63,12 +69,18 @@ await installChromium()
 await must('npm', ['run', '--silent', 'build', '-w', 'catalogue'])
 await must('npm', ['run', '--silent', 'build', '-w', 'contract'])
 await buildAll()
-for (const { name, run } of STAGES.filter((stage) => !only || stage.name === only)) {
+
+async function runStage({ name, run }) {
   const began = Date.now()
   const { passed, failed } = await run()
   counts.passed += passed
   counts.failed += failed
   console.log(`-- ${name}: ${passed} passed, ${failed} failed, ${((Date.now() - began) / 1000).toFixed(0)} s`)
+}
+for (const rank of RANKS) {
+  const stages = rank.filter(({ name }) => !only || name === only)
+  await Promise.all(stages.map(runStage))
+  if (counts.failed > 0 && !all) break
 }
 rmSync(reports, { recursive: true, force: true })
 console.log(`${counts.passed} passed, ${counts.failed} failed`)

@@ -1,5 +1,5 @@
 import type { SourceSpecies } from '@tender-gill/contract'
-import Papa from 'papaparse'
+import { writeTable } from '@tender-gill/csv'
 import { flatten } from './csvCells.ts'
 
 /** Columns in the order in which species first use them, each beside those it belongs to. */
@@ -27,6 +27,9 @@ function orderColumns(rows: readonly (readonly (readonly [string, string])[])[])
 export function exportSpecies(sources: readonly SourceSpecies[], format: 'json' | 'csv', all: readonly SourceSpecies[] = sources): string {
   if (format === 'json') return `${JSON.stringify(sources, null, 2)}\n`
   const rows = sources.map((source) => flatten(source))
-  const fields = [...orderColumns([...rows, ...all.map((source) => flatten(source))])]
-  return `${Papa.unparse({ fields, data: rows.map((row) => Object.fromEntries(row)) }, { newline: '\n' })}\n`
+  const columns = orderColumns([...rows, ...all.map((source) => flatten(source))])
+  return writeTable(
+    columns,
+    rows.map((row) => Object.fromEntries(row)),
+  )
 }

@@ -5,6 +5,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { rankLineUp } from '../lineUp/index.ts'
 import { findStandIns } from '../standIns/index.ts'
+import { cases } from '../testing/cases.ts'
 import { TODAY, buildBrief, must } from '../testing/builders.ts'
 import { assignRungs, markAbsent, planAbsence, type RungOption } from './index.ts'
 import type { KeptDish } from '../kept/index.ts'
@@ -45,7 +46,7 @@ describe('assigning rungs to dishes', () => {
             there,
           )
       }),
-      { seed: 71, numRuns: 400 },
+      { seed: 71, numRuns: cases(400) },
     )
   })
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { addDays, countDays, dayOfYear, isDay, toDayNumber, toIsoDate, weekdayOf } from './index.ts'
+import { addDays, countDays, dayOfYear, dayOfYearOf, isDay, toCivil, toDayNumber, toIsoDate, weekdayOf } from './index.ts'
 
 describe('days', () => {
   it('are known by their number, and back, and a week later is the same day of the week', () => {
@@ -8,6 +8,9 @@ describe('days', () => {
       fc.property(fc.integer({ min: -20_000, max: 60_000 }), (day) => {
         const date = toIsoDate(day)
         expect(toDayNumber(date)).toBe(day)
+        expect(dayOfYearOf(day)).toBe(dayOfYear(date))
+        const { year, month, dayOfMonth } = toCivil(day)
+        expect(`${year}-${String(month).padStart(2, '0')}-${String(dayOfMonth).padStart(2, '0')}`).toBe(date)
         expect(weekdayOf(addDays(date, 7))).toBe(weekdayOf(date))
         expect(weekdayOf(addDays(date, 1))).toBe((weekdayOf(date) % 7) + 1)
       }),

@@ -20,3 +20,31 @@ export const weekdayOf = (date: string): number => ((((toDayNumber(date) + 3) % 
 
 /** Day of the year, 1..366, of an ISO date. */
 export const dayOfYear = (date: string): number => toDayNumber(date) - toDayNumber(`${date.slice(0, 4)}-01-01`) + 1
+
+/**
+ * Year, month (1..12) and day of the month of a number of days since 1970, by arithmetic alone: many days are read at once where prices are
+ * followed over years (after Hinnant, days to civil date in the proleptic Gregorian calendar).
+ */
+export function toCivil(day: number): { readonly year: number; readonly month: number; readonly dayOfMonth: number } {
+  const shifted = day + 719_468
+  const era = Math.floor(shifted / 146_097)
+  const ofEra = shifted - era * 146_097
+  const yearOfEra = Math.floor((ofEra - Math.floor(ofEra / 1460) + Math.floor(ofEra / 36_524) - Math.floor(ofEra / 146_096)) / 365)
+  const ofYear = ofEra - (365 * yearOfEra + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100))
+  const fromMarch = Math.floor((5 * ofYear + 2) / 153)
+  const month = fromMarch < 10 ? fromMarch + 3 : fromMarch - 9
+  return {
+    year: yearOfEra + era * 400 + (month <= 2 ? 1 : 0),
+    month,
+    dayOfMonth: ofYear - Math.floor((153 * fromMarch + 2) / 5) + 1,
+  }
+}
+
+const leapsBefore = (year: number): number => Math.floor((year - 1) / 4) - Math.floor((year - 1) / 100) + Math.floor((year - 1) / 400)
+const LEAPS_BEFORE_1970 = leapsBefore(1970)
+
+/** Day of the year, 1..366, of a number of days since 1970. */
+export function dayOfYearOf(day: number): number {
+  const { year } = toCivil(day)
+  return day - (365 * (year - 1970) + leapsBefore(year) - LEAPS_BEFORE_1970) + 1
+}

@@ -1,1 +1,1 @@
-export { addDays, countDays, DAY_MS, dayOfYear, isDay, toDayNumber, toIsoDate, weekdayOf } from './days.ts'
+export { addDays, countDays, DAY_MS, dayOfYear, dayOfYearOf, isDay, toCivil, toDayNumber, toIsoDate, weekdayOf } from './days.ts'

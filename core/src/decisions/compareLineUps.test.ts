@@ -2,6 +2,7 @@ import { createOfferSheet } from '@tender-gill/catalogue/book'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { rankLineUp } from '../lineUp/index.ts'
+import { cases } from '../testing/cases.ts'
 import { briefArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, buildBrief, must } from '../testing/builders.ts'
 import { compareLineUps } from './index.ts'
@@ -18,7 +19,7 @@ describe('a line-up beside itself', () => {
         const run = () => must(rankLineUp(brief, book, { today: TODAY, shares: false, leftOut: false }))
         expect(compareLineUps(run(), run(), monk)).toMatchObject({ identical: true, moved: [] })
       }),
-      { seed: 61, numRuns: 15 },
+      { seed: 61, numRuns: cases(15) },
     )
   })
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { dominates, findEfficient, type Worth } from './index.ts'
+import { cases } from '../testing/cases.ts'
 
 const worth: fc.Arbitrary<Worth> = fc.record({
   fit: fc.integer({ min: 0, max: 20 }),
@@ -16,7 +17,7 @@ describe('the efficient ones', () => {
         for (const one of efficient) expect(all.some((other) => dominates(other, one))).toBe(false)
         for (const one of all) if (!efficient.includes(one)) expect(efficient.some((other) => dominates(other, one))).toBe(true)
       }),
-      { seed: 51, numRuns: 300 },
+      { seed: 51, numRuns: cases(300) },
     )
   })
 
@@ -26,7 +27,7 @@ describe('the efficient ones', () => {
         const fits = findEfficient(all).map(({ fit }) => fit)
         expect(fits).toEqual([...fits].sort((a, b) => a - b))
       }),
-      { seed: 52, numRuns: 200 },
+      { seed: 52, numRuns: cases(200) },
     )
   })
 

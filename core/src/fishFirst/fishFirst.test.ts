@@ -6,6 +6,7 @@ import { describe, expect, it } from 'vitest'
 import { createFindSpecies } from '../brief/index.ts'
 import { rankLineUp } from '../lineUp/index.ts'
 import { applyMarket } from '../market/index.ts'
+import { cases } from '../testing/cases.ts'
 import { briefArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, must } from '../testing/builders.ts'
 import { answerFishFirst } from './index.ts'
@@ -37,7 +38,7 @@ describe('from fish to dish', () => {
         const out = leftOut.find((fish) => fish.species === species)
         if (out) expect(out.gates).toContain(row?.gate)
       }),
-      { seed: 91, numRuns: 60 },
+      { seed: 91, numRuns: cases(60) },
     )
   })
 
@@ -64,7 +65,7 @@ describe('from fish to dish', () => {
         if (at >= 0) expect(row?.pointsLost).toEqual(ranked[at]?.pointsLost)
         if (at >= 0) expect(row?.portionCost).toEqual(ranked[at]?.portionCost)
       }),
-      { seed: 94, numRuns: 40 },
+      { seed: 94, numRuns: cases(40) },
     )
   })
 
@@ -78,7 +79,7 @@ describe('from fish to dish', () => {
         for (const { rows } of answer(seen, [brief]).dishes)
           for (const { fit, offerId } of rows) if (fit !== null) expect(able).toContain(offerId)
       }),
-      { seed: 92, numRuns: 40 },
+      { seed: 92, numRuns: cases(40) },
     )
   })
 
@@ -163,7 +164,7 @@ describe('what the ticket and the scales say', () => {
         const row = rowOf({ ...bass, eachG, pieces }, grill)
         expect(((row?.share ?? 0) * (row?.buyG ?? 0)) / (eachG * pieces)).toBeCloseTo(1, 2)
       }),
-      { seed: 93, numRuns: 20 },
+      { seed: 93, numRuns: cases(20) },
     )
     expect(rowOf(bass, grill)?.share).toBeNull()
   })

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { BAND_KEYS } from '@tender-gill/contract'
 import { computeDesirability, fromAxis, toAxis } from '../axes/index.ts'
+import { cases } from '../testing/cases.ts'
 import { bandArbitrary } from '../testing/arbitraries.ts'
 import { splitPoints } from './index.ts'
 
@@ -28,7 +29,7 @@ describe('computeDesirability', () => {
         expect(d).toBeLessThanOrEqual(1)
         if (x >= from && x <= to) expect(d).toBeCloseTo(1, 9)
       }),
-      { seed: 42, numRuns: 300 },
+      { seed: 42, numRuns: cases(300) },
     )
   })
 

@@ -3,6 +3,7 @@ import type { Brief, OfferSheet, Season, Stock } from '@tender-gill/contract'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { applyOpenings } from '../gates/index.ts'
+import { cases } from '../testing/cases.ts'
 import { briefArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, buildBrief, buildOffer, buildSheet, must } from '../testing/builders.ts'
 import { findTurningPoints } from '../turning/index.ts'
@@ -54,7 +55,7 @@ describe('the kitchen’s own years and stocks', () => {
           expect({ ...kept, brief: null }).toEqual({ ...brought, brief: null })
         },
       ),
-      { seed: 95, numRuns: 40 },
+      { seed: 95, numRuns: cases(40) },
     )
   })
 

@@ -3,6 +3,7 @@ import { BOUGHT, ORIGINS, type Brief, type HouseLeanings, type RankedFish } from
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { findRawRefusal, hasVulnerable, isServedRaw } from '../safety/index.ts'
+import { cases } from '../testing/cases.ts'
 import { briefArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, buildBrief, buildOffer, buildSheet, exactly, must } from '../testing/builders.ts'
 import { findFirst } from '../turning/findFirst.ts'
@@ -48,7 +49,7 @@ describe('a leaning on an ask', () => {
           expect(asRead.diners.allergies ?? []).not.toContain(offer?.allergen)
         }
       }),
-      { seed: 77, numRuns: 30 },
+      { seed: 77, numRuns: cases(30) },
     )
   })
 })
@@ -63,7 +64,7 @@ describe('a leaning on origin or on how fish is bought', () => {
         const best = new Map(plain.ranked.map(({ species, fit }) => [species, fit]))
         for (const { species, fit } of leant.ranked) expect(fit).toBeLessThanOrEqual(best.get(species) ?? 0)
       }),
-      { seed: 78, numRuns: 40 },
+      { seed: 78, numRuns: cases(40) },
     )
   })
 
@@ -95,7 +96,7 @@ describe('a leaning on origin or on how fish is bought', () => {
         const first = findFirst(createField(must(createBoard(brief, { ...book, leanings }, TODAY))))
         expect(first?.species).toBe(lineUp(brief, leanings).ranked[0]?.species)
       }),
-      { seed: 79, numRuns: 30 },
+      { seed: 79, numRuns: cases(30) },
     )
   })
 
@@ -166,7 +167,7 @@ describe('what the house is used to pay, and what the rest of a fish is worth to
         expect(cost?.low).toBeLessThanOrEqual(cost?.typical ?? 0)
         expect(cost?.typical).toBeLessThanOrEqual(cost?.high ?? 0)
       }),
-      { seed: 80, numRuns: 50 },
+      { seed: 80, numRuns: cases(50) },
     )
   })
 })

@@ -3,6 +3,7 @@ import type { Brief, LeftOutFish, OfferSheet } from '@tender-gill/contract'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { applyOpenings } from '../gates/index.ts'
+import { cases } from '../testing/cases.ts'
 import { briefArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, around, buildBrief, buildOffer, buildSheet, must } from '../testing/builders.ts'
 import { rankLineUp } from './index.ts'
@@ -84,7 +85,7 @@ describe('what would let a fish in', () => {
         for (const { gates, opens } of run(brief, book).leftOut)
           if (gates.some((gate) => ['allergy', 'wax-ester', 'protected'].includes(gate))) expect(opens).toBeUndefined()
       }),
-      { seed: 20_261_201, numRuns: 25 },
+      { seed: 20_261_201, numRuns: cases(25) },
     )
   })
 
@@ -110,7 +111,7 @@ describe('what would let a fish in', () => {
           ).toContain(species)
         }
       }),
-      { seed: 20_261_202, numRuns: 60 },
+      { seed: 20_261_202, numRuns: cases(60) },
     )
     expect([...paths]).toEqual(expect.arrayContaining(['/date', '/method', '/state']))
   })

@@ -4,6 +4,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { applyOpenings } from '../gates/index.ts'
 import { findRawRefusal, hasVulnerable, isServedRaw } from '../safety/index.ts'
+import { cases } from '../testing/cases.ts'
 import { briefArbitrary, offersArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, buildBrief, buildOffer, buildSheet, must } from '../testing/builders.ts'
 import { countRows, createBoard, rankBoard, rankLineUp } from './index.ts'
@@ -18,7 +19,7 @@ describe('laws of the line-up', () => {
       fc.property(briefArbitrary, offersArbitrary(2, 8), (brief, offers) => {
         expect(run(brief, buildSheet(...[...offers].reverse()))).toEqual(run(brief, buildSheet(...offers)))
       }),
-      { seed: 20_261_124, numRuns: 150 },
+      { seed: 20_261_124, numRuns: cases(150) },
     )
   })
 
@@ -35,7 +36,7 @@ describe('laws of the line-up', () => {
         const whole = fits(offers)
         for (const [id, row] of fits(offers.slice(1))) expect(whole.get(id)).toEqual(row)
       }),
-      { seed: 20_261_125, numRuns: 150 },
+      { seed: 20_261_125, numRuns: cases(150) },
     )
   })
 
@@ -55,7 +56,7 @@ describe('laws of the line-up', () => {
           }
         })
       }),
-      { seed: 20_261_126, numRuns: 150 },
+      { seed: 20_261_126, numRuns: cases(150) },
     )
   })
 
@@ -78,7 +79,7 @@ describe('laws of the line-up', () => {
             expect(fit).toBeGreaterThanOrEqual((narrow.get(id) ?? 0) - 1e-9)
         },
       ),
-      { seed: 20_261_127, numRuns: 200 },
+      { seed: 20_261_127, numRuns: cases(200) },
     )
   })
 
@@ -90,7 +91,7 @@ describe('laws of the line-up', () => {
           expect(tenths).toBe(Math.round((100 - fit) * 10))
         }
       }),
-      { seed: 20_261_128, numRuns: 60 },
+      { seed: 20_261_128, numRuns: cases(60) },
     )
   })
 
@@ -102,7 +103,7 @@ describe('laws of the line-up', () => {
         expect(firsts + noneShare).toBeCloseTo(1, 1)
         if (ranked.length === 0) expect(noneShare).toBe(1)
       }),
-      { seed: 20_261_129, numRuns: 40 },
+      { seed: 20_261_129, numRuns: cases(40) },
     )
   })
 
@@ -113,7 +114,7 @@ describe('laws of the line-up', () => {
         const { ranked } = must(run(brief, buildSheet(...offers), { shares: false }))
         for (const { offerId } of ranked) expect(offers.find(({ id }) => id === offerId)?.traits.cohesion.typical).toBeGreaterThanOrEqual(7)
       }),
-      { seed: 20_261_130, numRuns: 200 },
+      { seed: 20_261_130, numRuns: cases(200) },
     )
   })
 
@@ -130,7 +131,7 @@ describe('laws of the line-up', () => {
           expect(isServedRaw(lineUp.brief) && hasVulnerable(lineUp.brief)).toBe(false)
         }
       }),
-      { seed: 20_261_131, numRuns: 400 },
+      { seed: 20_261_131, numRuns: cases(400) },
     )
   })
 
@@ -155,7 +156,7 @@ describe('laws of the line-up', () => {
           ).toContain(species)
         }
       }),
-      { seed: 20_261_132, numRuns: 40 },
+      { seed: 20_261_132, numRuns: cases(40) },
     )
     expect(opened).toBeGreaterThan(40)
   })
@@ -250,7 +251,7 @@ describe('a line-up of which only the first rows are told', () => {
         expect(rankBoard(board, sheet, { shares: false, leftOut: false, rows })).toEqual({ ...whole, ranked: whole.ranked.slice(0, rows) })
         expect(countRows(board)).toBe(whole.ranked.length)
       }),
-      { seed: 41, numRuns: 20 },
+      { seed: 41, numRuns: cases(20) },
     )
   })
 })

@@ -23,11 +23,17 @@ export interface ReadQuote extends PriceQuote {
 function readQuotes(prices: readonly Price[], today: number, findSpecies: FindSpecies): ReadonlyMap<string, readonly ReadQuote[]> {
   const found = new Map<string, string | undefined>()
   const read = new Map<string, ReadQuote[]>()
+  const days = new Map<string, number>()
+  const dayOf = (date: string): number => {
+    const day = days.get(date) ?? toDayNumber(date)
+    days.set(date, day)
+    return day
+  }
   for (const quote of prices) {
     if (!found.has(quote.species)) found.set(quote.species, findSpecies(quote.species))
     const species = found.get(quote.species)
     const perKg = computePerKg(quote)
-    const day = quote.date ? toDayNumber(quote.date) : today
+    const day = quote.date ? dayOf(quote.date) : today
     if (!species || perKg === undefined || day > today) continue
     const own = read.get(species) ?? []
     read.set(species, own)
@@ -70,35 +76,50 @@ export function createPriceBook(
     if (!read.has(species)) continue
     families.set(family, (families.get(family) ?? new Set()).add(species))
   }
+  /** Of each species, its quotes in each form apart by what they say of the fish: offers that the same kinds speak of share their series. */
+  const kinds = new Map<string, readonly Kind[]>()
+  const kindsOf = (species: string): readonly Kind[] => {
+    const ready = kinds.get(species) ?? splitKinds(read.get(species) ?? [])
+    kinds.set(species, ready)
+    return ready
+  }
   const groups = new Map<string, GroupMove>()
   const groupOf = ({ family, species }: ResolvedOffer, currency: string): GroupMove => {
     const key = `${species}|${currency}`
     const ready = groups.get(key)
     if (ready) return ready
     const others = [...(families.get(family) ?? [])].filter((other) => other !== species)
-    const group = others.length === 0 ? STILL_GROUP : findGroupMove(others.flatMap((other) => splitSeries(read.get(other) ?? [], currency)))
+    // Apart by what is sold, so that a dear form does not look like a dear day.
+    const apart = others.flatMap((other) => kindsOf(other).map(({ quotes }) => quotes.filter(({ quote }) => quote.currency === currency)))
+    const group = others.length === 0 ? STILL_GROUP : findGroupMove(apart)
     groups.set(key, group)
     return group
   }
-  const spokenOf = (offer: ResolvedOffer) =>
-    (read.get(offer.species) ?? []).filter(({ quote }) => quoteMatches(quote, offer, offer.species))
-  const ofForm = (quotes: readonly ReadQuote[], form: Form): readonly ReadQuote[] => {
-    const own = quotes.filter(({ quote }) => quote.form === form).sort(byNewest)
-    const [latest] = own
-    return latest ? own.filter(({ quote }) => quote.currency === latest.quote.currency).reverse() : []
+  const series = new Map<string, readonly ReadQuote[]>()
+  const estimates = new Map<string, PriceEstimate | undefined>()
+  const findSeries = (offer: ResolvedOffer, form: Form): { readonly key: string; readonly quotes: readonly ReadQuote[] } => {
+    const spoken = kindsOf(offer.species).filter((kind) => kind.form === form && quoteMatches(kind.sample, offer, offer.species))
+    const key = `${offer.species}|${form}|${spoken.map(({ name }) => name).join(';')}`
+    const ready = series.get(key) ?? joinKinds(spoken)
+    series.set(key, ready)
+    return { key, quotes: ready }
   }
-  const quotesOf = (offer: ResolvedOffer, form: Form) => ofForm(spokenOf(offer), form)
+  const quotesOf = (offer: ResolvedOffer, form: Form) => findSeries(offer, form).quotes
   return {
     quotesOf,
     pricesOf: (offer) => {
-      const spoken = spokenOf(offer)
-      if (spoken.length === 0) return []
+      if (!read.has(offer.species)) return []
       return offer.forms.flatMap(({ form }): readonly ResolvedPrice[] => {
-        const own = ofForm(spoken, form)
+        const { key, quotes: own } = findSeries(offer, form)
         const latest = own.at(-1)
         if (!latest || today - latest.day > QUOTE_LIFE_DAYS) return []
         const { currency, glaze, id, merchant, date: day } = latest.quote
-        const estimate = estimatePrice(own, today, () => groupOf(offer, currency))
+        if (!estimates.has(key))
+          estimates.set(
+            key,
+            estimatePrice(own, today, () => groupOf(offer, currency)),
+          )
+        const estimate = estimates.get(key)
         if (!estimate) return []
         return [
           {
@@ -113,14 +134,35 @@ export function createPriceBook(
   }
 }
 
-/** Quotes of one species apart by what is sold, so that a dear form does not look like a dear day. */
-function splitSeries(quotes: readonly ReadQuote[], currency: string): readonly (readonly PriceQuote[])[] {
-  const series = new Map<string, PriceQuote[]>()
+/** Quotes that say the same of the fish they speak of. */
+interface Kind {
+  readonly name: string
+  readonly form: Form
+  readonly sample: Price
+  readonly quotes: ReadQuote[]
+}
+
+const isOfKind = ({ sample }: Kind, { form, origin, state, part }: Price): boolean =>
+  sample.form === form && sample.origin === origin && sample.state === state && sample.part === part
+
+function splitKinds(quotes: readonly ReadQuote[]): readonly Kind[] {
+  // A species is sold in a handful of ways: looking through them is quicker than naming each quote.
+  const found: Kind[] = []
   for (const one of quotes) {
-    const { form, origin, state, part } = one.quote
-    if (one.quote.currency !== currency) continue
-    const key = [form, origin, state, part].join('|')
-    series.set(key, [...(series.get(key) ?? []), one])
+    const { quote } = one
+    const kind = found.find((other) => isOfKind(other, quote))
+    if (kind) kind.quotes.push(one)
+    else {
+      const { form, origin = '', state = '', part = '' } = quote
+      found.push({ name: `${form}|${origin}|${state}|${part}`, form, sample: quote, quotes: [one] })
+    }
   }
-  return [...series.values()]
+  return found.sort((a, b) => (a.name < b.name ? -1 : 1))
+}
+
+/** One series of several kinds, oldest first, in the currency of the latest. */
+function joinKinds(spoken: readonly Kind[]): readonly ReadQuote[] {
+  const own = spoken.flatMap(({ quotes }) => quotes).sort(byNewest)
+  const [latest] = own
+  return latest ? own.filter(({ quote }) => quote.currency === latest.quote.currency).reverse() : []
 }

@@ -5,8 +5,10 @@ const MID_MONTH_DAY = [16, 45, 75, 106, 136, 167, 197, 228, 259, 289, 320, 350]
 const YEAR_DAYS = 365
 
 /** A monthly series on one day: values sit at mid-month, straight lines between, the year wraps. */
-export function interpolateYear(months: readonly number[], date: string): number {
-  const day = dayOfYear(date)
+export const interpolateYear = (months: readonly number[], date: string): number => interpolateDay(months, dayOfYear(date))
+
+/** The same on a day of the year, 1..366. */
+export function interpolateDay(months: readonly number[], day: number): number {
   const next = MID_MONTH_DAY.findIndex((mid) => day < mid)
   const after = next === -1 ? 0 : next
   const before = (after + 11) % 12

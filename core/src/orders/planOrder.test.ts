@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { addDays, weekdayOf } from '../calendar/index.ts'
 import { planOrder } from './index.ts'
+import { cases } from '../testing/cases.ts'
 
 const merchant: Merchant = { name: 'Holt', delivers: [2, 4, 6], orderBy: '18:00', daysAhead: 1, minimumOrder: null, feed: null }
 /** A Wednesday. */
@@ -49,7 +50,7 @@ describe('until when to order', () => {
         })
         expect(planOrder(one, now, wanted)?.delivery).toBe(wanted === null ? had[0] : had.at(-1))
       }),
-      { seed: 310, numRuns: 300 },
+      { seed: 310, numRuns: cases(300) },
     )
   })
 })

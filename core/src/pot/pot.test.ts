@@ -1,6 +1,7 @@
 import { createOfferSheet } from '@tender-gill/catalogue/book'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { cases } from '../testing/cases.ts'
 import { TODAY, buildBrief, must } from '../testing/builders.ts'
 import { readBones } from '../traits/readTrait.ts'
 import { assignPot, valuePot, type PotProblem } from './assignPot.ts'
@@ -67,7 +68,7 @@ describe('a pot of several', () => {
         expect(new Set(choices.map(({ fish }) => fish.join())).size).toBe(choices.length)
         for (const { fish } of choices) expect(new Set(fish).size).toBe(fish.length)
       }),
-      { seed: 42, numRuns: 60 },
+      { seed: 42, numRuns: cases(60) },
     )
   })
 

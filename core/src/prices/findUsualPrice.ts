@@ -1,4 +1,4 @@
-import { dayOfYear, toIsoDate } from '../calendar/index.ts'
+import { dayOfYearOf } from '../calendar/index.ts'
 import { gatherDays, median, type PriceDay, type PriceQuote } from './priceDays.ts'
 
 /** Days that count towards what a fish usually costs: this year and the one before. */
@@ -14,7 +14,7 @@ const LEAST_WEIGHT = 1.5
 
 /** Days between two days of the calendar, whatever their years, 0..182. */
 function daysApart(a: number, b: number): number {
-  const apart = Math.abs(dayOfYear(toIsoDate(a)) - dayOfYear(toIsoDate(b)))
+  const apart = Math.abs(dayOfYearOf(a) - dayOfYearOf(b))
   return Math.min(apart, 365 - Math.min(apart, 365))
 }
 

@@ -63,37 +63,79 @@ const restart = (memory: Memory, value: number) => {
   memory.level = value
 }
 
+/** The memory that foretold best so far, its handicap in shares of the usual error counted as some foretold days. */
 function pickBest(memories: readonly Memory[]): Memory {
-  const means = memories.map(({ errors, errorWeight }) => errors / Math.max(1e-9, errorWeight))
-  const usual = means.reduce((sum, mean) => sum + mean, 0) / means.length
-  const cost = ({ errors, errorWeight, handicap }: Memory) => (errors + HANDICAP_DAYS * handicap * usual) / (errorWeight + HANDICAP_DAYS)
-  return memories.reduce((best, memory) => (cost(memory) < cost(best) ? memory : best))
+  let usual = 0
+  for (const { errors, errorWeight } of memories) usual += errors / Math.max(1e-9, errorWeight) / memories.length
+  let best: Memory | undefined
+  let least = Infinity
+  for (const memory of memories) {
+    const cost = (memory.errors + HANDICAP_DAYS * memory.handicap * usual) / (memory.errorWeight + HANDICAP_DAYS)
+    if (best && cost >= least) continue
+    best = memory
+    least = cost
+  }
+  if (!best) throw new RangeError('no memory to pick from')
+  return best
+}
+
+/** Errors that are remembered for the range. */
+const ERRORS_KEPT = 60
+
+/** The last errors, in order of time and in order of size at once: the range is asked for at each step. */
+interface Errors {
+  readonly recent: number[]
+  readonly sorted: number[]
+}
+
+/** Place of a value in a sorted list. */
+function placeOf(sorted: readonly number[], value: number): number {
+  let from = 0
+  let to = sorted.length
+  while (from < to) {
+    const middle = (from + to) >> 1
+    if ((sorted[middle] ?? 0) < value) from = middle + 1
+    else to = middle
+  }
+  return from
+}
+
+function remember({ recent, sorted }: Errors, error: number): void {
+  recent.push(error)
+  sorted.splice(placeOf(sorted, error), 0, error)
+  if (recent.length <= ERRORS_KEPT) return
+  const oldest = recent.shift() ?? 0
+  sorted.splice(placeOf(sorted, oldest), 1)
 }
 
 /**
  * Half of the range that held nine of ten of the errors so far (the next order statistic up, as in split conformal prediction, so that few
  * errors do not look like certainty), mixed with that of a single quote by n/(n+3).
  */
-function findHalfRange(errors: readonly number[]): number {
-  const recent = errors.slice(-60)
-  if (recent.length === 0) return ALONE_HALF_RANGE
-  const sorted = [...recent].sort((a, b) => a - b)
+function findHalfRange({ sorted }: Errors): number {
+  if (sorted.length === 0) return ALONE_HALF_RANGE
   const rank = 0.9 * (sorted.length + 1) - 1
   const below = Math.min(sorted.length - 1, Math.max(0, Math.floor(rank)))
   const above = Math.min(sorted.length - 1, below + 1)
   const low = sorted[below] ?? 0
   const held = low + ((sorted[above] ?? low) - low) * Math.min(1, Math.max(0, rank - below))
-  const share = shrink(recent.length)
+  const share = shrink(sorted.length)
   return share * held + (1 - share) * ALONE_HALF_RANGE
 }
+
+/**
+ * Days that are followed: what is older weighs less than a thousandth at the longest half-life, and its errors are long forgotten.
+ */
+const MOST_DAYS_FOLLOWED = 400
 
 /**
  * Follows a series of prices day by day: exponentially decaying weights, with the half-life under which each day was best foretold from the
  * days before (exponential smoothing, after Brown 1959, its constant chosen by prequential error, Dawid 1984); a doubtful day counts only
  * once the next says the same.
- * @param days oldest first, at least one   @throws RangeError when there is none
+ * @param all days, oldest first, at least one   @throws RangeError when there is none
  */
-export function followPrice(days: readonly PriceDay[]): FollowedPrice {
+export function followPrice(all: readonly PriceDay[]): FollowedPrice {
+  const days = all.slice(-MOST_DAYS_FOLLOWED)
   const [first, ...rest] = days
   if (!first) throw new RangeError('no price to follow')
   const memories = HALF_LIVES.map(({ days: halfLife, handicap }): Memory => ({
@@ -104,7 +146,7 @@ export function followPrice(days: readonly PriceDay[]): FollowedPrice {
     errors: 0,
     errorWeight: 0,
   }))
-  const found: number[] = []
+  const found: Errors = { recent: [], sorted: [] }
   let pending: number | null = null
   let slips = 0
   let last = first.day
@@ -128,7 +170,7 @@ export function followPrice(days: readonly PriceDay[]): FollowedPrice {
       else learn(memory, logPerKg)
     }
     if (error > doubt && pending !== null) slips -= 1
-    found.push(Math.min(error, doubt) / spread)
+    remember(found, Math.min(error, doubt) / spread)
     pending = null
     last = day
   }

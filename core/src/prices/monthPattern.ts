@@ -1,5 +1,5 @@
-import { interpolateYear } from '../market/season.ts'
-import { toIsoDate } from '../calendar/index.ts'
+import { interpolateDay } from '../market/season.ts'
+import { dayOfYearOf, toCivil } from '../calendar/index.ts'
 import { median, type PriceDay } from './priceDays.ts'
 import { shrink } from './followPrice.ts'
 
@@ -12,7 +12,7 @@ const LEAST_MONTHS = 10
 /** Quotes on days this close together say one thing. */
 const APART_DAYS = 7
 
-const monthOf = (day: number): number => Number(toIsoDate(day).slice(5, 7)) - 1
+const monthOf = (day: number): number => toCivil(day).month - 1
 
 /**
  * How prices of one series stand in each month against the middle of their year; flat unless nearly every month is known. One winter may be
@@ -54,4 +54,4 @@ function bridge(months: readonly (number | null)[], month: number): number {
 
 /** The pattern on a day, straight between mid-months. */
 export const readPattern = (pattern: MonthPattern, day: number): number =>
-  pattern === FLAT_YEAR ? 0 : interpolateYear(pattern, toIsoDate(day))
+  pattern === FLAT_YEAR ? 0 : interpolateDay(pattern, dayOfYearOf(day))

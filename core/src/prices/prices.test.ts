@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { computePerKg, estimatePrice, findGroupMove, findUsualPrice, type PriceEstimate, type PriceQuote } from './index.ts'
+import { cases } from '../testing/cases.ts'
 
 const quotesArbitrary = fc
   .array(fc.record({ day: fc.integer({ min: 0, max: 700 }), perKg: fc.double({ min: 1, max: 90, noNaN: true }) }), {
@@ -41,7 +42,7 @@ describe('the estimate of a price', () => {
         expect(ageDays).toBe(day - Math.max(...quotes.map((quote) => quote.day)))
         expect(estimatePrice([...quotes].reverse(), day)).toEqual(estimatePrice(quotes, day))
       }),
-      { seed: 302, numRuns: 300 },
+      { seed: 302, numRuns: cases(300) },
     )
   })
 

@@ -4,6 +4,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { simulateRanks, type Entrant } from '../draws/index.ts'
 import { createBoard, type Board } from '../lineUp/index.ts'
+import { cases } from '../testing/cases.ts'
 import { briefArbitrary, offersArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, buildSheet, must } from '../testing/builders.ts'
 import { referenceFit, referenceRanks } from './index.ts'
@@ -28,7 +29,7 @@ describe('the engine against the straightforward reference', () => {
         const board = must(createBoard(brief, book, TODAY))
         for (const { candidate, fit } of board.entries) expect(fit.fit).toBeCloseTo(referenceFit(candidate, board.brief, board.scoring), 9)
       }),
-      { seed: 1, numRuns: 60 },
+      { seed: 1, numRuns: cases(60) },
     )
   })
 
@@ -37,7 +38,7 @@ describe('the engine against the straightforward reference', () => {
       fc.property(briefArbitrary, offersArbitrary(2, 7), (brief, offers) =>
         expectSameRanks(must(createBoard(brief, buildSheet(...offers), TODAY)), 60),
       ),
-      { seed: 2, numRuns: 60 },
+      { seed: 2, numRuns: cases(60) },
     )
   })
 

@@ -3,6 +3,7 @@ import type { ResolvedOffer } from '@tender-gill/contract'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { computeKinship, findRelatives } from './index.ts'
+import { cases } from '../testing/cases.ts'
 
 const offers = listOffers()
 const offer = fc.constantFrom(...offers)
@@ -16,7 +17,7 @@ describe('kinship in the kitchen', () => {
         expect(computeKinship(a, b).distance).toBeCloseTo(computeKinship(b, a).distance, 12)
         expect(computeKinship(a, c).distance).toBeLessThanOrEqual(computeKinship(a, b).distance + computeKinship(b, c).distance + 1e-12)
       }),
-      { seed: 8, numRuns: 300 },
+      { seed: 8, numRuns: cases(300) },
     )
   })
 
@@ -33,7 +34,7 @@ describe('kinship in the kitchen', () => {
           kin.map((relative) => relative.offer.id),
         )
       }),
-      { seed: 9, numRuns: 60 },
+      { seed: 9, numRuns: cases(60) },
     )
   })
 

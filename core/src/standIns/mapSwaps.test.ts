@@ -3,6 +3,7 @@ import { parseSwapMap } from '@tender-gill/contract/validators'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { createPlainBrief } from '../tables/methods.ts'
+import { cases } from '../testing/cases.ts'
 import { briefArbitrary, offersArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, buildBrief, buildSheet, must } from '../testing/builders.ts'
 import { findStandIns, mapSwaps } from './index.ts'
@@ -23,7 +24,7 @@ describe('the map of swaps', () => {
           expect(neighbours.length).toBe(Math.min(8, order.length))
         }
       }),
-      { seed: 61, numRuns: 60 },
+      { seed: 61, numRuns: cases(60) },
     )
   })
 
@@ -32,7 +33,7 @@ describe('the map of swaps', () => {
       fc.property(briefArbitrary, offersArbitrary(3, 8), (brief, offers) => {
         expect(map(brief, buildSheet(...[...offers].reverse()))).toEqual(map(brief, buildSheet(...offers)))
       }),
-      { seed: 62, numRuns: 60 },
+      { seed: 62, numRuns: cases(60) },
     )
   })
 

@@ -6,6 +6,7 @@ import { describe, expect, it } from 'vitest'
 import { createScoring } from '../fit/index.ts'
 import { createBoard } from '../lineUp/index.ts'
 import { findRawRefusal } from '../safety/index.ts'
+import { cases } from '../testing/cases.ts'
 import { briefArbitrary, offersArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, buildBrief, buildOffer, buildSheet, must } from '../testing/builders.ts'
 import {
@@ -34,7 +35,7 @@ describe('laws of the stand-ins', () => {
         expect(computeAlike(m.candidate, m.candidate, board.brief, board.scoring).alike).toBeCloseTo(100, 9)
         expect(computeAlike(c.candidate, m.candidate, board.brief, board.scoring).alike).toBeLessThanOrEqual(100)
       }),
-      { seed: 11, numRuns: 200 },
+      { seed: 11, numRuns: cases(200) },
     )
   })
 
@@ -51,7 +52,7 @@ describe('laws of the stand-ins', () => {
           expect(answer.brief.diners.allergies).not.toContain(offer?.allergen)
         }
       }),
-      { seed: 12, numRuns: 120 },
+      { seed: 12, numRuns: cases(120) },
     )
   })
 
@@ -61,7 +62,7 @@ describe('laws of the stand-ins', () => {
         const missing = offers[0]?.species ?? ''
         expect(ask({ ...brief, missing }, buildSheet(...[...offers].reverse()))).toEqual(ask({ ...brief, missing }, buildSheet(...offers)))
       }),
-      { seed: 13, numRuns: 100 },
+      { seed: 13, numRuns: cases(100) },
     )
   })
 
@@ -214,7 +215,7 @@ describe('chooseLadder', () => {
         expect(expected).toBeCloseTo(own.expected, 9)
         expect(atLeastOne).toBeCloseTo(own.atLeastOne, 9)
       }),
-      { seed: 14, numRuns: 150 },
+      { seed: 14, numRuns: cases(150) },
     )
   })
 
@@ -223,7 +224,7 @@ describe('chooseLadder', () => {
       fc.property(rungsArbitrary, (rungs) => {
         expect(chooseLadder(rungs, 3).expected).toBeGreaterThanOrEqual(chooseLadder(rungs.slice(0, -1), 3).expected - 1e-12)
       }),
-      { seed: 15, numRuns: 150 },
+      { seed: 15, numRuns: cases(150) },
     )
   })
 

@@ -5,6 +5,7 @@ import { describe, expect, it } from 'vitest'
 import { fromAxis, toAxis } from '../axes/index.ts'
 import { applyOpenings } from '../gates/index.ts'
 import { createBoard, rankLineUp } from '../lineUp/index.ts'
+import { cases } from '../testing/cases.ts'
 import { briefArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, must } from '../testing/builders.ts'
 import { findTurningPoints } from './index.ts'
@@ -84,14 +85,14 @@ describe('what would change the answer', () => {
       fc.property(briefArbitrary, (brief) => {
         expect(findFirst(createField(must(createBoard(brief, book, TODAY))))?.species).toBe(leaderOf(brief))
       }),
-      { seed: 31, numRuns: 60 },
+      { seed: 31, numRuns: cases(60) },
     )
   })
 
   it('flips the leader when applied a hair beyond, and not a hair before, for any brief', () => {
     fc.assert(
       fc.property(briefArbitrary, (brief) => expectTurns(brief)),
-      { seed: 32, numRuns: 25 },
+      { seed: 32, numRuns: cases(25) },
     )
   }, 120_000)
 
@@ -152,7 +153,7 @@ describe('what would change the answer', () => {
           point.sentence,
         ).toBe(true)
       }),
-      { seed: 33, numRuns: 60 },
+      { seed: 33, numRuns: cases(60) },
     )
     expect(turned).toBeGreaterThan(5)
   }, 240_000)

@@ -46,7 +46,7 @@ describe('the cover card', () => {
       dishes: [{ id: 'once', brief: { dish: 'Once', method: 'stew', format: 'chunk', date: '2026-06-12' } }],
     })
     fireEvent.click(await screen.findByRole('link', { name: 'Week after' }))
-    expect(await screen.findByText(/^No dish is served in this week/)).toBeDefined()
+    expect(await screen.findByText(/^Nothing is served in this week/)).toBeDefined()
     expect(window.location.search).toBe('?week=2026-06-15')
   })
 })

@@ -1,0 +1,11 @@
+import { inject } from 'vitest'
+
+declare module 'vitest' {
+  interface ProvidedContext {
+    /** How many times over the laws are held: more where nobody waits for them. */
+    lawTimes: number
+  }
+}
+
+/** The number of cases a law is held against: as many as asked, several times over under `npm test -- --long`. */
+export const cases = (number: number): number => inject('lawTimes') * number
