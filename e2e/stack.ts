@@ -1,7 +1,7 @@
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { test as base, expect, type Page } from '@playwright/test'
+import { test as base, expect, type APIRequestContext, type Page } from '@playwright/test'
 
 interface Cluster {
   readonly url: string
@@ -50,8 +50,12 @@ async function startStack(): Promise<Stack> {
   }
 }
 
+const SERVINGS = '/api/kitchens/lantern-house/servings'
+const listServings = async (request: APIRequestContext): Promise<readonly { id: string; revision: number }[]> =>
+  (await (await request.get(SERVINGS)).json()) as { id: string; revision: number }[]
+
 /** Tests that run against the whole application; any error in the page's console fails them unless they say they expect one. */
-export const test = base.extend<{ consoleErrors: string[]; expectErrors: boolean }, { stack: Stack }>({
+export const test = base.extend<{ consoleErrors: string[]; expectErrors: boolean; tidy: undefined }, { stack: Stack }>({
   expectErrors: [false, { option: true }],
   stack: [
     // Playwright reads the fixture's needs from this pattern; it needs none.
@@ -62,6 +66,19 @@ export const test = base.extend<{ consoleErrors: string[]; expectErrors: boolean
       await stack.stop()
     },
     { scope: 'worker', timeout: 300_000 },
+  ],
+  /** What a journey put on the menu is taken off it again, so that no journey hangs on those before it. */
+  tidy: [
+    async ({ request }, use) => {
+      const before = new Set((await listServings(request)).map(({ id }) => id))
+      await use(undefined)
+      for (const { id, revision } of await listServings(request))
+        if (!before.has(id)) {
+          const gone = await request.delete(`${SERVINGS}/${id}`, { headers: { 'If-Match': `"${revision}"` } })
+          expect(gone.ok()).toBe(true)
+        }
+    },
+    { auto: true },
   ],
   baseURL: async ({ stack }, use) => use(stack.address),
   consoleErrors: [

@@ -41,7 +41,9 @@ test('the worker behind the page, the server and the command line give one brief
   const overHttp = (await (await page.request.post('/api/kitchens/lantern-house/line-up', { data: BRIEF })).json()) as { ranked: Row[] }
   expect(overHttp).toEqual(fromCommand)
 
-  const kept = (await (await page.request.post('/api/kitchens/lantern-house/servings', { data: { brief: BRIEF } })).json()) as { id: string }
+  const kept = (await (await page.request.post('/api/kitchens/lantern-house/servings', { data: { brief: BRIEF } })).json()) as {
+    id: string
+  }
   await page.goto(`/dishes/${kept.id}/line-up`)
   await readLeader(page)
   const rows = page.getByRole('list', { name: 'Fish that can do it' }).getByRole('listitem')
