@@ -2,6 +2,15 @@ import js from '@eslint/js'
 import reactHooks from 'eslint-plugin-react-hooks'
 import ts from 'typescript-eslint'
 
+const COUNTED_DAYS = {
+  selector: 'Literal[value=86400000]',
+  message: 'Days are counted in core/calendar: addDays, countDays, DAY_MS.',
+}
+const UNHEARD = {
+  selector: "UnaryExpression[operator='void'] > CallExpression[callee.property.name='then']",
+  message: 'A command’s trigger never rejects: await it with .unwrap(), through useUndoable where it can be undone.',
+}
+
 export default ts.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'data/**', 'server/drizzle/**', '**/test-results/**'] },
   js.configs.recommended,
@@ -46,12 +55,11 @@ export default ts.config(
     files: ['**/*.{ts,tsx}'],
     ignores: ['core/src/calendar/days.ts', 'simulator/**'],
     rules: {
-      'no-restricted-syntax': [
-        'error',
-        { selector: 'Literal[value=86400000]', message: 'Days are counted in core/calendar: addDays, countDays, DAY_MS.' },
-      ],
+      'no-restricted-syntax': ['error', COUNTED_DAYS],
     },
   },
+  // A command's answer says whether it was carried out: `.then` after it takes a failure for a success.
+  { files: ['web/src/**/*.{ts,tsx}'], rules: { 'no-restricted-syntax': ['error', COUNTED_DAYS, UNHEARD] } },
   // The calendar arithmetic of core reads no clock.
   { files: ['core/src/calendar/*.ts'], rules: { 'no-restricted-globals': 'off' } },
   { files: ['web/src/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },

@@ -41,7 +41,7 @@ export type TurningKind = (typeof TURNING_KINDS)[number]
 export const BOUGHT = ['whole', 'cut'] as const
 export type Bought = (typeof BOUGHT)[number]
 /** The leanings of a house that are not asks of a trait. */
-export const HOUSE_LEANS = ['usualPortionCost', 'origin', 'bought', 'trim'] as const
+export const HOUSE_LEANS = ['usualPortionCost', 'origin', 'bought', 'trim', 'stockFloor', 'doneness'] as const
 export type HouseLean = (typeof HOUSE_LEANS)[number]
 export const STATES = ['fresh', 'thawed', 'frozen'] as const
 export type State = (typeof STATES)[number]

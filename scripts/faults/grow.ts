@@ -91,8 +91,7 @@ const { ranked } = JSON.parse((await ask('/line-up', { dish: 'Skewers', method: 
 }
 for (let i = 0; i < DECISIONS; i += 1) {
   const fish = ranked[i % Math.min(5, ranked.length)]
-  if (fish)
-    await ask('/decisions', { servingId: servings[i]?.id, choice: { species: fish.species, offerId: fish.offerId, form: fish.form } })
+  if (fish) await ask('/decisions', { servingId: servings[i]?.id, species: fish.species, offerId: fish.offerId, form: fish.form })
 }
 console.log(
   `${LISTS} lists of ${ROWS} rows, ${SERVINGS} servings, ${DECISIONS} decisions laid in ${((Date.now() - began) / 1000).toFixed(0)} s`,

@@ -149,8 +149,8 @@ export function createBoard(rawBrief: Brief, sheet: OfferSheet, today: string): 
   const entries = offers.map((offer) => judgeOffer(offer, brief, scoring))
   const considered = entries.filter(({ candidate: { offer } }) => (pool ? pool.has(offer.species) : offer.hidden !== true))
   const withoutLeanings = () => {
-    const { asks, usualPortionCost, origin, bought, trim, stock } = sheet.leanings ?? {}
-    if (Object.keys(asks ?? {}).length === 0 && !usualPortionCost && !origin && !bought && !trim && !stock) return null
+    const unleaned = normaliseBrief(rawBrief, { findSpecies, today })
+    if (unleaned.ok && JSON.stringify(unleaned.value) === JSON.stringify(brief)) return null
     const { leanings: _leanings, ...plain } = sheet
     const laid = createBoard(rawBrief, plain, today)
     return laid.ok ? laid.value : null

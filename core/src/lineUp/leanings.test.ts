@@ -100,6 +100,15 @@ describe('a leaning on origin or on how fish is bought', () => {
     )
   })
 
+  it('says every leaning by name, whichever it is, and nothing where the house says nothing', () => {
+    const brief: Brief = { dish: 'Leant on', method: 'stew', format: 'chunk' }
+    expect(lineUp(brief, {}).houseLeaning).toBeNull()
+    expect(lineUp(brief, { doneness: 'set' }).houseLeaning).toBeNull()
+    expect(lineUp(brief, { stock: { floor: 20 } }).houseLeaning?.leans).toEqual(['stockFloor'])
+    expect(lineUp(brief, { doneness: 'moist' }).houseLeaning?.leans).toEqual(['doneness'])
+    expect(lineUp(brief, { origin: 'wild', bought: 'cut' }).houseLeaning?.leans).toEqual(['origin', 'bought'])
+  })
+
   it('leaves every passing offer in the list when the brief asks for all', () => {
     const brief: Brief = { dish: 'All of them', method: 'roast', format: 'portion', allOffers: true }
     expect(

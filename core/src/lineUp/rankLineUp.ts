@@ -21,7 +21,6 @@ export interface LineUpOptions {
   readonly rows?: number
 }
 
-const HOUSE_LEANS_ORDER: readonly HouseLean[] = ['usualPortionCost', 'origin', 'bought', 'trim']
 const toThousandth = (share: number) => Math.round(share * 1000) / 1000
 const toCent = (money: number) => Math.round(money * 100) / 100
 
@@ -80,7 +79,18 @@ function pickRows({ brief, scoring, considered }: Board): { readonly standing: r
 /** How many rows a line-up of this board has. */
 export const countRows = (board: Board): number => pickRows(board).rows.length
 
-const namesHouse = ({ house }: Board['brief']): HouseLean[] => HOUSE_LEANS_ORDER.filter((lean) => house[lean] !== null)
+type Leans = (brief: Board['brief'], plain: Board['brief']) => boolean
+/** Whether the house leans, apart from the asks of traits: in a brief as it counts, beside the same without any leaning. */
+const LEANS: Readonly<Record<HouseLean, Leans>> = {
+  usualPortionCost: ({ house }) => house.usualPortionCost !== null,
+  origin: ({ house }) => house.origin !== null,
+  bought: ({ house }) => house.bought !== null,
+  trim: ({ house }) => house.trim !== null,
+  stockFloor: ({ house }) => house.stockFloor !== null,
+  doneness: (brief, plain) => brief.doneness !== plain.doneness,
+}
+const namesHouse: (brief: Board['brief'], plain: Board['brief']) => HouseLean[] = (brief, plain) =>
+  (Object.keys(LEANS) as HouseLean[]).filter((lean) => LEANS[lean](brief, plain))
 
 /** What the house's leanings did to the first three. */
 function describeLeaning(board: Board, rows: readonly Entry[]): LineUp['houseLeaning'] {
@@ -98,7 +108,7 @@ function describeLeaning(board: Board, rows: readonly Entry[]): LineUp['houseLea
     changed: first(rows) !== first(without),
     leaderWithout: without[0]?.candidate.offer.common ?? null,
     traits: [...traits],
-    leans: namesHouse(board.brief),
+    leans: namesHouse(board.brief, plain.brief),
   }
 }
 

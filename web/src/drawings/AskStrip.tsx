@@ -1,5 +1,6 @@
 import type { AskStanding, BandKey, NormalisedAsk } from '@tender-gill/contract'
 import { ASK_LABEL, describeBand, describeValue } from '@tender-gill/core'
+import isDeepEqual from 'fast-deep-equal'
 import { memo } from 'react'
 import { INK } from '../theme.ts'
 import { placeOnAxis } from './axisDomain.ts'
@@ -30,17 +31,7 @@ const describeGhost = (text: string, ghost: Props['ghost']): string => {
 }
 
 /** One ask met by one fish: the wanted band, the fish as a dot with a whisker; filled inside the band, hollow outside. */
-export const AskStrip = memo(DrawnStrip, (a, b) => {
-  const same = (x: Props, y: Props) =>
-    x.width === y.width &&
-    x.ghost?.standing.typical === y.ghost?.standing.typical &&
-    x.ask.from === y.ask.from &&
-    x.ask.to === y.ask.to &&
-    x.standing.trait === y.standing.trait &&
-    x.standing.desirability === y.standing.desirability
-  const sameRange = (x: AskStanding, y: AskStanding) => x.low === y.low && x.typical === y.typical && x.high === y.high
-  return same(a, b) && sameRange(a.standing, b.standing)
-})
+export const AskStrip = memo(DrawnStrip, isDeepEqual)
 
 function DrawnStrip({ standing, ask, width = 72, ghost }: Props) {
   const text = describeGhost(describeStrip(standing, ask), ghost)

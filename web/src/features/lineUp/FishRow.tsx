@@ -120,52 +120,48 @@ function Details({
   )
 }
 
-/** Name, offer and cautions: all of it stays while a band is dragged, so it is drawn again only when it changes. */
-const NameCell = memo(
-  function NameCell({ fish, open, first, onToggle }: Pick<Props, 'fish' | 'open' | 'first' | 'onToggle'>) {
-    const lost = fish.pointsLost[0]
-    return (
-      <Box sx={{ minWidth: 0 }}>
-        <Typography component="h3" variant="h3" sx={first ? { fontSize: '1.3rem' } : undefined}>
-          <button
-            type="button"
-            data-row
-            aria-expanded={open}
-            onClick={() => onToggle(fish.offerId)}
-            style={{ all: 'unset', cursor: 'pointer', minHeight: 24, outline: 'revert' }}
-          >
-            {fish.common}
-            {'\u00a0'}
-            <span aria-hidden style={{ fontSize: 12 }}>
-              {open ? '▴' : '▾'}
-            </span>
-          </button>
+interface NameCellProps
+  extends Pick<Props, 'open' | 'first' | 'onToggle'>, Pick<RankedFish, 'common' | 'species' | 'offer' | 'offerId' | 'form'> {
+  readonly caution: string
+  readonly lost: string | undefined
+}
+
+/** Name, offer and cautions: all of it stays while a band is dragged, so it is drawn again only when a word of it changes. */
+const NameCell = memo(function NameCell({ common, species, offer, offerId, form, caution, lost, open, first, onToggle }: NameCellProps) {
+  return (
+    <Box sx={{ minWidth: 0 }}>
+      <Typography component="h3" variant="h3" sx={first ? { fontSize: '1.3rem' } : undefined}>
+        <button
+          type="button"
+          data-row
+          aria-expanded={open}
+          onClick={() => onToggle(offerId)}
+          style={{ all: 'unset', cursor: 'pointer', minHeight: 24, outline: 'revert' }}
+        >
+          {common}
+          {'\u00a0'}
+          <span aria-hidden style={{ fontSize: 12 }}>
+            {open ? '▴' : '▾'}
+          </span>
+        </button>
+      </Typography>
+      <Typography variant="body2" color="text.secondary" sx={{ fontStyle: 'italic', display: { xs: 'none', md: 'block' } }}>
+        {species}
+      </Typography>
+      <Typography variant="body2" color="text.secondary">
+        {offer}; {FORM_LABEL[form]}
+      </Typography>
+      {caution !== '' && (
+        <Typography variant="body2" sx={{ color: 'warning.main', fontWeight: 700 }}>
+          Caution: {caution}
         </Typography>
-        <Typography variant="body2" color="text.secondary" sx={{ fontStyle: 'italic', display: { xs: 'none', md: 'block' } }}>
-          {fish.species}
-        </Typography>
-        <Typography variant="body2" color="text.secondary">
-          {fish.offer}; {FORM_LABEL[fish.form]}
-        </Typography>
-        {fish.cautions.length > 0 && (
-          <Typography variant="body2" sx={{ color: 'warning.main', fontWeight: 700 }}>
-            Caution: {nameCautions(fish.cautions.map(({ kind }) => kind))}
-          </Typography>
-        )}
-        <Typography variant="body2" sx={{ display: { md: 'none' } }}>
-          {lost ? lost.sentence : 'Meets every ask.'}
-        </Typography>
-      </Box>
-    )
-  },
-  (a, b) =>
-    a.fish.offerId === b.fish.offerId &&
-    a.fish.form === b.fish.form &&
-    a.open === b.open &&
-    a.first === b.first &&
-    a.fish.cautions.length === b.fish.cautions.length &&
-    a.fish.pointsLost[0]?.sentence === b.fish.pointsLost[0]?.sentence,
-)
+      )}
+      <Typography variant="body2" sx={{ display: { md: 'none' } }}>
+        {lost ?? 'Meets every ask.'}
+      </Typography>
+    </Box>
+  )
+})
 
 /** Cost of a portion with its range, or that none is known. */
 const CostCell = memo(function CostCell({ low, typical, high, currency }: Partial<NonNullable<RankedFish['portionCost']>>) {
@@ -222,7 +218,20 @@ export const FishRow = memo(function FishRow({
       }}
     >
       {offer ? <FleshPrint offer={offer} name={fish.common} /> : <span />}
-      <NameCell fish={fish} open={open} first={first} onToggle={onToggle} />
+      <NameCell
+        {...{
+          common: fish.common,
+          species: fish.species,
+          offer: fish.offer,
+          offerId: fish.offerId,
+          form: fish.form,
+          open,
+          first,
+          onToggle,
+        }}
+        caution={nameCautions(fish.cautions.map(({ kind }) => kind))}
+        lost={fish.pointsLost[0]?.sentence}
+      />
       <Box sx={{ textAlign: { xs: 'right', md: 'left' } }}>
         <Box data-fit sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: first ? 32 : 26, lineHeight: 1 }}>
           {fish.fit.toFixed(fish.fit === 100 ? 0 : 1)}

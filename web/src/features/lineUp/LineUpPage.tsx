@@ -110,6 +110,8 @@ const LEAN_WORDS: Readonly<Record<HouseLean, string>> = {
   origin: 'wild or farmed',
   bought: 'whole or cut',
   trim: 'the worth of trim',
+  stockFloor: 'the stocks it buys from',
+  doneness: 'how far it cooks',
 }
 
 /** What the house's leanings did to the order. */

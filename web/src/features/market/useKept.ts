@@ -23,14 +23,14 @@ export function useKept<T>(stored: T, keep: (value: T) => Promise<boolean>): Kep
   })
   useEffect(() => {
     if (typed === null) return undefined
-    const timer = setTimeout(() => {
-      void keeper.current(typed.value).then((done) => {
-        setFailed(!done)
-        if (!done) return
-        if (pending.current === typed) pending.current = null
-        setTyped((now) => (now === typed ? null : now))
-      })
-    }, REST_MS)
+    const keepNow = async () => {
+      const done = await keeper.current(typed.value)
+      setFailed(!done)
+      if (!done) return
+      if (pending.current === typed) pending.current = null
+      setTyped((now) => (now === typed ? null : now))
+    }
+    const timer = setTimeout(() => void keepNow(), REST_MS)
     return () => clearTimeout(timer)
   }, [typed])
   // Whoever walks away before it came to rest has it kept all the same.
