@@ -1,16 +1,20 @@
-import type { DecisionAlert, PriceHistory, Slab } from '@tender-gill/contract'
-import { stepAlerts, stepSlab, type DecidedDish } from '@tender-gill/core'
+import type { DecisionAlert, PriceHistory, ServingRecord, Slab } from '@tender-gill/contract'
+import { isOver, listComing, pickPerDish, stepAlerts, stepSlab, type DecidedDish, type KeptDish } from '@tender-gill/core'
 import type { Study } from '../compute/study.ts'
 import { notFound } from '../http/errors.ts'
 import { computeHour } from '../kitchens/today.ts'
 import { createPriceHistory } from './priceHistory.ts'
+
+/** Every dish of the house once, on the day asked if it was last served before that. */
+const dishesOn = (servings: readonly ServingRecord[], date: string): readonly KeptDish[] =>
+  pickPerDish(servings, date).map((serving) => (isOver(serving, date) ? { ...serving, brief: { ...serving.brief, date } } : serving))
 
 const slab: Study<{ readonly date?: string }, Slab> = async (desk, kitchen, asked) => {
   const { id, today, zone } = kitchen
   const date = asked.date ?? today
   const { sheetOf, pricesOn } = await desk.openSheets(kitchen)
   return stepSlab({
-    ...{ today, date, sheetOf, dishes: await desk.servings.list(id) },
+    ...{ today, date, sheetOf, dishes: dishesOn(await desk.servings.list(id), date) },
     now: { date: today, time: computeHour(desk.now(), zone) },
     merchants: (await desk.merchants.list(id)).map(({ merchant }) => merchant),
     usualOf: pricesOn(date).usualOf,
@@ -28,7 +32,8 @@ const priceHistory: Study<{ readonly name: string; readonly date?: string }, Pri
 const alerts: Study<null, DecisionAlert[]> = async (desk, kitchen) => {
   const { sheetOf } = await desk.openSheets(kitchen)
   const standing = await desk.decisions.listStanding(kitchen.id)
-  const decided = (await desk.servings.list(kitchen.id)).flatMap((kept): DecidedDish[] => {
+  const coming = listComing(await desk.servings.list(kitchen.id), kitchen.today)
+  const decided = coming.flatMap((kept): DecidedDish[] => {
     const then = standing.get(kept.id)
     const { choice } = kept
     return choice && then && then.offerId === choice.offerId ? [{ kept, choice, then }] : []

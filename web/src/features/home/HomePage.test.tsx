@@ -34,6 +34,25 @@ describe('home', () => {
     expect(search).toHaveProperty('value', '')
   })
 
+  it('has what comes first, and what was cooked before below, each dish once, to be served once more', async () => {
+    const brief = (dish: string, date?: string) => ({ dish, method: 'stew' as const, format: 'chunk' as const, ...(date ? { date } : {}) })
+    await openPage('/', {
+      dishes: [
+        { id: 'late', brief: brief('Late stew', '2026-06-20') },
+        { id: 'soon', brief: brief('Soon stew', '2026-06-13') },
+        { id: 'some', brief: brief('Some day') },
+        { id: 'past', brief: brief('Old stew', '2026-05-01') },
+      ],
+    })
+    const coming = within(await screen.findByRole('list', { name: 'Dishes' })).getAllByRole('listitem')
+    expect(coming.map((row) => within(row).getByRole('heading').textContent)).toEqual(['Soon stew', 'Late stew', 'Some day'])
+    const before = within(screen.getByRole('list', { name: 'Cooked before' })).getAllByRole('listitem')
+    expect(before.map((row) => within(row).getByRole('link').textContent)).toEqual(['Old stew'])
+    fireEvent.click(screen.getByRole('button', { name: 'Serve Old stew once more' }))
+    await waitFor(() => expect(window.location.pathname).toMatch(/\/brief$/))
+    expect((await screen.findByLabelText<HTMLInputElement>(/^Served on/)).value).toBe('2026-06-14')
+  })
+
   it('teaches the first step where there is no dish yet', async () => {
     await openPage('/', { dishes: [] })
     expect(await screen.findByText(/No dishes yet/)).toBeDefined()

@@ -3,8 +3,8 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { ServingRecord, Method } from '@tender-gill/contract'
-import { describeDay, METHOD_TABLE } from '@tender-gill/core'
-import { useMemo } from 'react'
+import { describeDay, isOver, listComing, METHOD_TABLE, pickPerDish } from '@tender-gill/core'
+import { useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { useKitchenQuery, useServingsQuery, usePricesQuery, useRemoveServingMutation, useRestoreServingMutation } from '../../api/api.ts'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
@@ -79,25 +79,68 @@ function DishLine({ record, onRemove, onAgain }: DishLineProps) {
   )
 }
 
+const MOST_BEFORE = 6
+
+/** Dishes that are on no day to come: once more with one press, or opened as they were. */
+function Before({ records, onAgain }: { readonly records: readonly ServingRecord[]; readonly onAgain: DishLineProps['onAgain'] }) {
+  const [all, setAll] = useState(false)
+  if (records.length === 0) return null
+  return (
+    <Box component="section" aria-labelledby="before" sx={{ mt: 2 }}>
+      <Typography id="before" component="h2" variant="h3" gutterBottom>
+        Cooked before
+      </Typography>
+      <Box component="ul" aria-label="Cooked before" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        {(all ? records : records.slice(0, MOST_BEFORE)).map((record) => (
+          <Box
+            key={record.id}
+            component="li"
+            sx={{ display: 'flex', alignItems: 'center', gap: 1.5, borderTop: `1px solid ${INK.hairline}`, minHeight: 48 }}
+          >
+            <Box sx={{ flex: 1, minWidth: 0 }}>
+              <Link to={`/dishes/${record.id}/line-up`} style={{ color: INK.squid }}>
+                {record.brief.dish}
+              </Link>
+              <Typography component="span" variant="body2" color="text.secondary">
+                {record.brief.date ? `, ${describeDay(record.brief.date)}` : ''}; {describeServing(record.brief)}
+              </Typography>
+            </Box>
+            <Button onClick={() => onAgain(record)} aria-label={`Serve ${record.brief.dish} once more`}>
+              Once more
+            </Button>
+          </Box>
+        ))}
+      </Box>
+      {!all && records.length > MOST_BEFORE && <Button onClick={() => setAll(true)}>All {records.length} dishes</Button>}
+    </Box>
+  )
+}
+
 function Dishes({ records }: { readonly records: readonly ServingRecord[] }) {
   const [remove] = useRemoveServingMutation()
   const [restore] = useRestoreServingMutation()
   const undoable = useUndoable()
   const { data: kitchen } = useKitchenQuery()
   const serveAgain = useServeAgain(kitchen?.today ?? '')
+  if (!kitchen) return <Waiting what="the dishes" />
   const onRemove = ({ id, revision, brief }: ServingRecord) =>
     void undoable(() => remove({ id, revision }).unwrap(), {
       done: `“${brief.dish}” was taken away.`,
       undone: `“${brief.dish}” is back.`,
       undo: () => restore(id).unwrap(),
     })
+  const onAgain = (record: ServingRecord) => void serveAgain(record)
+  const coming = listComing(records, kitchen.today)
+  const before = pickPerDish(records, kitchen.today).filter((record) => isOver(record, kitchen.today))
   return (
     <>
+      {coming.length === 0 && <Typography>Nothing is to come. Serve a dish once more, or start a new one.</Typography>}
       <Box component="ul" aria-label="Dishes" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-        {records.map((record) => (
-          <DishLine key={record.id} record={record} onRemove={onRemove} onAgain={(one) => void serveAgain(one)} />
+        {coming.map((record) => (
+          <DishLine key={record.id} record={record} onRemove={onRemove} onAgain={onAgain} />
         ))}
       </Box>
+      <Before records={before} onAgain={onAgain} />
     </>
   )
 }
