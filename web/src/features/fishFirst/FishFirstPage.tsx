@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { MethodForSeen } from '@tender-gill/contract'
-import { FORMAT_LABEL } from '@tender-gill/core'
+import { FORMAT_LABEL, pickPerDish } from '@tender-gill/core'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { useServingsQuery, useKitchenQuery } from '../../api/api.ts'
@@ -67,9 +67,11 @@ function useSeen(species: string) {
 
 /** From fish that were seen: which of the kitchen's dishes they do best, and the ways to cook them, by the same desk. */
 function FishFirst({ species }: { readonly species: string }) {
-  const { data: records } = useServingsQuery()
+  const { data: servings } = useServingsQuery()
   const { data: kitchen } = useKitchenQuery()
   const currency = kitchen?.currency ?? 'EUR'
+  // A dish stands once, however often it is served.
+  const records = servings && kitchen ? pickPerDish(servings, kitchen.today) : undefined
   const { fish, edit, add, remove } = useSeen(species)
   const names = fish.map((one) => one.species)
   const sheet = useSheet()
