@@ -21,6 +21,12 @@ module.exports = {
       { path: own('catalogue|server|cli|e2e') },
       'the browser gets its offers from the server',
     ),
+    forbid(
+      'parts-know-no-view',
+      '^web/src/(parts|drawings|shell|api|engine|state|kitchen|notices|typed)/',
+      { path: '^web/src/features/' },
+      'views are made of parts, and not the other way round',
+    ),
     forbid('csv-stands-alone', own('csv'), { path: own('contract|core|catalogue|names|server|web|cli|e2e|simulator') }),
     forbid('names-know-contract-only', own('names'), { path: own('core|catalogue|server|web|cli|e2e|simulator') }),
     forbid(

@@ -4,7 +4,7 @@ import { Route, Routes, useLocation } from 'react-router'
 import { HomePage } from './features/home/HomePage.tsx'
 import { PageFailed } from './shell/PageFailed.tsx'
 import { Shell } from './shell/Shell.tsx'
-import { Waiting } from './shell/Waiting.tsx'
+import { Waiting } from './parts/Waiting.tsx'
 
 const BriefPage = lazy(() => import('./features/brief/BriefPage.tsx'))
 const LineUpPage = lazy(() => import('./features/lineUp/LineUpPage.tsx'))
@@ -25,12 +25,12 @@ const SlabPage = lazy(() => import('./features/slab/SlabPage.tsx'))
 const PricesPage = lazy(() => import('./features/prices/PricesPage.tsx'))
 const MerchantsPage = lazy(() => import('./features/merchants/MerchantsPage.tsx'))
 const BringListPage = lazy(() => import('./features/merchants/BringListPage.tsx'))
-const StandingPage = lazy(() => import('./features/market/StandingPage.tsx'))
-const WatersPage = lazy(() => import('./features/market/WatersPage.tsx'))
-const StocksPage = lazy(() => import('./features/market/StocksPage.tsx'))
+const StandingPage = lazy(() => import('./features/stocks/StandingPage.tsx'))
+const WatersPage = lazy(() => import('./features/waters/WatersPage.tsx'))
+const StocksPage = lazy(() => import('./features/stocks/StocksPage.tsx'))
 const YearPage = lazy(() => import('./features/year/YearPage.tsx'))
 const HousePage = lazy(() => import('./features/house/HousePage.tsx'))
-const LaterPage = lazy(() => import('./features/later/LaterPage.tsx'))
+const LaterPage = lazy(() => import('./shell/LaterPage.tsx'))
 
 /** Every page and its address. Pages beyond home are fetched when first walked to. */
 export function App() {

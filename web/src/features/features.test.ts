@@ -2,7 +2,7 @@ import type { Brief } from '@tender-gill/contract'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { EMPTY, fieldOf, readForm, toForm, type BriefForm } from './brief/briefForm.ts'
-import { describeMaking, describeServing, kilosToBuy, listDiners, ofHundred } from './dishWords.ts'
+import { describeMaking, describeServing, kilosToBuy, listDiners, ofHundred } from '../parts/dishWords.ts'
 import { checkEnd } from './lineUp/BandControl.tsx'
 import { withAsk, withoutAsk } from './lineUp/editAsks.ts'
 

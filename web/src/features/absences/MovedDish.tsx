@@ -7,7 +7,7 @@ import { FORM_LABEL, describeDay } from '@tender-gill/core'
 import { Link } from 'react-router'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { HEADING, INK } from '../../theme.ts'
-import { kilosToBuy } from '../dishWords.ts'
+import { kilosToBuy } from '../../parts/dishWords.ts'
 
 const AUTOMATIC = '*'
 const NONE_YET = ''

@@ -6,7 +6,7 @@ import { describeDay } from '@tender-gill/core'
 import { useState } from 'react'
 import { useAbsencesQuery, useEndAbsenceMutation, useKitchenQuery, useUndoAbsenceMutation } from '../../api/api.ts'
 import { INK } from '../../theme.ts'
-import { joinWords } from '../dishWords.ts'
+import { joinWords } from '../../parts/dishWords.ts'
 
 const countDishes = (n: number) => `${n} ${n === 1 ? 'dish' : 'dishes'}`
 

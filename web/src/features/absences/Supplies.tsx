@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { SupplyUse } from '@tender-gill/contract'
 import { INK } from '../../theme.ts'
-import { joinWords } from '../dishWords.ts'
+import { joinWords } from '../../parts/dishWords.ts'
 import { parseKilos } from './absenceParams.ts'
 
 interface Props {

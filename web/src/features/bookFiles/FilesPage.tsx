@@ -10,7 +10,7 @@ import { addressOf, operations } from '@tender-gill/contract/operations'
 import { toProblemDetails, useImportSpeciesMutation, useUndoImportMutation } from '../../api/api.ts'
 import { useKitchenId } from '../../kitchen/index.ts'
 import { useUndoable } from '../../notices/index.ts'
-import { BadRows } from '../../shell/BadRows.tsx'
+import { BadRows } from '../../parts/BadRows.tsx'
 
 interface ChosenFile {
   readonly name: string

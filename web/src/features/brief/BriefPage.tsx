@@ -15,11 +15,11 @@ import { toProblemDetails, useCreateServingMutation, useKitchenQuery, useServing
 import { useSheet, sitAt, useEngine } from '../../engine/index.ts'
 import type { Dish } from '../../state/useDish.ts'
 import { INK } from '../../theme.ts'
-import { DishGate } from '../DishGate.tsx'
+import { DishGate } from '../../parts/DishGate.tsx'
 import { asksRawTreatment, EMPTY, fieldOf, readForm, toForm, type BriefForm } from './briefForm.ts'
 import { WatersChoice } from './WatersChoice.tsx'
 import { Choice, TextInput, Tick } from './fields.tsx'
-import { describeProblem, joinWords } from '../dishWords.ts'
+import { describeProblem, joinWords } from '../../parts/dishWords.ts'
 import { useKitchenId } from '../../kitchen/index.ts'
 
 const placeOf = (kitchen: string): string => `tender-gill-new-dish|${kitchen}`

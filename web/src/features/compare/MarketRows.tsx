@@ -5,7 +5,7 @@ import type { SxProps } from '@mui/material/styles'
 import type { ReactNode } from 'react'
 import { Shoal, describeShoal } from '../../drawings/Shoal.tsx'
 import { HEADING, INK } from '../../theme.ts'
-import { formatMoney } from '../dishWords.ts'
+import { formatMoney } from '../../parts/dishWords.ts'
 
 export interface MarketColumn {
   readonly species: string

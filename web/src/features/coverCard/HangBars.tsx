@@ -2,7 +2,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { CoverHang } from '@tender-gill/contract'
 import { INK } from '../../theme.ts'
-import { joinWords, ofHundred } from '../dishWords.ts'
+import { joinWords, ofHundred } from '../../parts/dishWords.ts'
 
 const WORDS: Record<CoverHang['kind'], (subject: string) => string> = {
   weather: (water) => `boats on ${water}`,

@@ -9,11 +9,11 @@ import dayjs from 'dayjs'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { useDecisionQuery, useDecisionsQuery, useLazyRerunDecisionQuery } from '../../api/api.ts'
-import { Waiting } from '../../shell/Waiting.tsx'
+import { Waiting } from '../../parts/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
-import { DishGate } from '../DishGate.tsx'
-import { formatMoney } from '../dishWords.ts'
+import { DishGate } from '../../parts/DishGate.tsx'
+import { formatMoney } from '../../parts/dishWords.ts'
 
 const SHOWN = 6
 

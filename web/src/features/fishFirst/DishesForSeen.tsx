@@ -4,7 +4,7 @@ import type { ServingRecord, DishForSeen, SeenRow } from '@tender-gill/contract'
 import { FORM_LABEL } from '@tender-gill/core'
 import { Link } from 'react-router'
 import { HEADING, INK } from '../../theme.ts'
-import { formatMoney, kilosToBuy, nameCautions } from '../dishWords.ts'
+import { formatMoney, kilosToBuy, nameCautions } from '../../parts/dishWords.ts'
 import { describeSupply } from './supply.ts'
 
 /** A fit as it stands at the end of a row. */

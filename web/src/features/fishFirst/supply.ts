@@ -1,5 +1,5 @@
 import type { SeenRow } from '@tender-gill/contract'
-import { kilos } from '../dishWords.ts'
+import { kilos } from '../../parts/dishWords.ts'
 
 /** How far what lies there goes in a dish; nothing where it was not weighed. Rounded down, so that nobody goes short. */
 export function describeSupply({ share, buyG }: Pick<SeenRow, 'share' | 'buyG'>, covers: number): string {

@@ -7,10 +7,10 @@ import { memo } from 'react'
 import { AskStrip } from '../../drawings/AskStrip.tsx'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { HEADING, INK } from '../../theme.ts'
-import { WhereToOrder } from '../merchants/WhereToOrder.tsx'
-import { MarketOf } from '../market/MarketOf.tsx'
+import { WhereToOrder } from '../../parts/WhereToOrder.tsx'
+import { MarketOf } from '../../parts/MarketOf.tsx'
 import { TurningList, useTurning } from './TurningList.tsx'
-import { formatMoney, kilosToBuy, nameCautions, ofHundred } from '../dishWords.ts'
+import { formatMoney, kilosToBuy, nameCautions, ofHundred } from '../../parts/dishWords.ts'
 
 export const ROW_COLUMNS = { xs: '64px minmax(0, 1fr) 92px', md: '66px minmax(150px, 1fr) 96px repeat(3, 74px) 80px' }
 

@@ -9,12 +9,12 @@ import type { AskKey, Brief, HouseLean, LineUp, NormalisedBrief } from '@tender-
 import { ASK_LABEL } from '@tender-gill/core'
 import { Link } from 'react-router'
 import { memo, useCallback, useMemo, useState, type KeyboardEvent } from 'react'
-import { Waiting } from '../../shell/Waiting.tsx'
+import { Waiting } from '../../parts/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { comparePath } from '../book/bookWords.ts'
 import { useDecide } from '../decisions/useDecide.ts'
-import { DishGate } from '../DishGate.tsx'
+import { DishGate } from '../../parts/DishGate.tsx'
 import { LadderPanel } from '../standIns/LadderPanel.tsx'
 import { DishAlert } from '../alerts/DishAlert.tsx'
 import { Docket, type LiveBand } from './Docket.tsx'
@@ -25,7 +25,7 @@ import { useTurning } from './TurningList.tsx'
 import { useLineUp } from './useLineUp.ts'
 import { describeVerdict, type Verdict } from './verdict.ts'
 import { useOffers } from '../../engine/index.ts'
-import { describeProblem } from '../dishWords.ts'
+import { describeProblem } from '../../parts/dishWords.ts'
 
 const SHOWN_AT_FIRST = 8
 const STRIPS = 3

@@ -1,5 +1,5 @@
 import type { RankedFish } from '@tender-gill/contract'
-import { joinWords, ofHundred } from '../dishWords.ts'
+import { joinWords, ofHundred } from '../../parts/dishWords.ts'
 
 /** Who stands first and how surely, in one line. */
 export interface Verdict {

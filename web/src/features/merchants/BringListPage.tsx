@@ -9,10 +9,10 @@ import type { Kitchen, ListReading, MerchantRecord, PriceListInput, PriceListRep
 import { useRef, useState, type ChangeEvent } from 'react'
 import { Link, useParams } from 'react-router'
 import { toProblemDetails, useBringListMutation, useKitchenQuery, useMerchantsQuery, useTakeListBackMutation } from '../../api/api.ts'
-import { BadRows } from '../../shell/BadRows.tsx'
-import { Waiting } from '../../shell/Waiting.tsx'
+import { BadRows } from '../../parts/BadRows.tsx'
+import { Waiting } from '../../parts/Waiting.tsx'
 import { INK } from '../../theme.ts'
-import { MarketRooms } from '../market/MarketRooms.tsx'
+import { MarketRooms } from '../../parts/MarketRooms.tsx'
 import { NamesToSettle } from './NamesToSettle.tsx'
 import { ReadingForm } from './ReadingForm.tsx'
 import { useUndoable } from '../../notices/index.ts'
@@ -80,7 +80,10 @@ function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly 
   const undoable = useUndoable()
   const [bring, { isLoading }] = useBringListMutation()
   const [takeBack] = useTakeListBackMutation()
+  // Answers may overtake one another: only that to the newest question is shown.
+  const newest = useRef(0)
   const run = async (patch: Partial<PriceListInput>) => {
+    const mine = (newest.current += 1)
     setFailure(undefined)
     const answer = await bring({
       ...{ merchantId: record.id, date, text, names: [...names], keep: 'nothing' as const },
@@ -90,8 +93,10 @@ function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly 
     })
     if (answer.data) {
       const { list, same } = answer.data
-      setReport(answer.data)
-      setReading(answer.data.reading)
+      if (mine === newest.current) {
+        setReport(answer.data)
+        setReading(answer.data.reading)
+      }
       if (list && !same)
         void undoable(() => Promise.resolve(list.id), {
           done: 'The list is kept.',
@@ -101,7 +106,7 @@ function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly 
             setReport((now) => now && { ...now, list: null })
           },
         })
-    } else
+    } else if (mine === newest.current)
       setFailure(
         toProblemDetails(answer.error)?.problems[0]?.message ?? 'The list could not be read by the server. What you pasted is still here.',
       )

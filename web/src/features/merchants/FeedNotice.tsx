@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography'
 import type { FeedState, MerchantRecord } from '@tender-gill/contract'
 import { useFeedsQuery, useReadFeedsMutation } from '../../api/api.ts'
 import { INK } from '../../theme.ts'
-import { sayDay } from './orderWords.ts'
+import { sayDay } from '../../parts/orderWords.ts'
 
 /** How a feed stands, in words. */
 export function describeFeed({ state, lastListDate: named, problem, failures, nextTryAt }: FeedState, today: string): string {

@@ -5,8 +5,8 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { FeedState, Kitchen, Merchant, MerchantRecord } from '@tender-gill/contract'
 import { useSaveMerchantMutation } from '../../api/api.ts'
-import { useKept } from '../market/useKept.ts'
-import { WEEKDAYS } from './orderWords.ts'
+import { useKept } from '../../parts/useKept.ts'
+import { WEEKDAYS } from '../../parts/orderWords.ts'
 
 interface Props {
   readonly record: MerchantRecord

@@ -16,16 +16,16 @@ import {
   useRemoveMerchantMutation,
   useRestoreMerchantMutation,
 } from '../../api/api.ts'
-import { Waiting } from '../../shell/Waiting.tsx'
+import { Waiting } from '../../parts/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
 import { HEADING } from '../../theme.ts'
-import { MarketRooms } from '../market/MarketRooms.tsx'
-import { RoomGrid, SideName, SideRow } from '../market/SideList.tsx'
+import { MarketRooms } from '../../parts/MarketRooms.tsx'
+import { RoomGrid, SideName, SideRow } from '../../parts/SideList.tsx'
 import { describeFeed, LookNow } from './FeedNotice.tsx'
 import { ListRows } from './ListRows.tsx'
 import { MerchantEditor } from './MerchantEditor.tsx'
-import { sayOrder } from './orderWords.ts'
-import { readLocalTime } from './readLocalTime.ts'
+import { sayOrder } from '../../parts/orderWords.ts'
+import { readLocalTime } from '../../parts/readLocalTime.ts'
 import { useUndoable } from '../../notices/index.ts'
 
 /** The merchants a kitchen buys from: their days, their lists, and the feeds that bring them. */

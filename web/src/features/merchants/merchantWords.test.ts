@@ -1,8 +1,8 @@
 import type { FeedState } from '@tender-gill/contract'
 import { describe, expect, it } from 'vitest'
 import { describeFeed } from './FeedNotice.tsx'
-import { sayDay, sayOrder } from './orderWords.ts'
-import { readLocalTime } from './readLocalTime.ts'
+import { sayDay, sayOrder } from '../../parts/orderWords.ts'
+import { readLocalTime } from '../../parts/readLocalTime.ts'
 
 const SATURDAY = '2026-06-13'
 

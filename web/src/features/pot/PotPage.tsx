@@ -11,12 +11,12 @@ import { useMemo } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { nameQuestion, useAnswer, useSheet, useOffers } from '../../engine/index.ts'
-import { Waiting } from '../../shell/Waiting.tsx'
+import { Waiting } from '../../parts/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { fishPath } from '../book/bookWords.ts'
-import { DishGate } from '../DishGate.tsx'
-import { describeMaking, describeServing, kilosToBuy, nameCautions } from '../dishWords.ts'
+import { DishGate } from '../../parts/DishGate.tsx'
+import { describeMaking, describeServing, kilosToBuy, nameCautions } from '../../parts/dishWords.ts'
 
 const COUNTS = [2, 3, 4, 5] as const
 const DEFAULT_COUNT = 3

@@ -1,5 +1,5 @@
 import type { PriceHistory } from '@tender-gill/contract'
-import { formatMoney } from '../dishWords.ts'
+import { formatMoney } from '../../parts/dishWords.ts'
 
 type Series = PriceHistory['series'][number]
 

@@ -9,12 +9,12 @@ import { Link } from 'react-router'
 import { useKitchenQuery, useMerchantsQuery, useSeasonsQuery, useSlabQuery } from '../../api/api.ts'
 import { Shoal } from '../../drawings/Shoal.tsx'
 import { Tide } from '../../drawings/Tide.tsx'
-import { Waiting } from '../../shell/Waiting.tsx'
+import { Waiting } from '../../parts/Waiting.tsx'
 import { HEADING, INK } from '../../theme.ts'
-import { formatMoney, joinWords } from '../dishWords.ts'
-import { MarketRooms } from '../market/MarketRooms.tsx'
+import { formatMoney, joinWords } from '../../parts/dishWords.ts'
+import { MarketRooms } from '../../parts/MarketRooms.tsx'
 import { FeedNotice } from '../merchants/FeedNotice.tsx'
-import { sayDay, sayOrder } from '../merchants/orderWords.ts'
+import { sayDay, sayOrder } from '../../parts/orderWords.ts'
 
 const UNKNOWN_WORDS = { price: 'its usual price', condition: 'its condition', stock: 'its stock' } as const
 const FIRST_SHOWN = 12

@@ -4,7 +4,7 @@ import type { CauseKind, Rung, StandIns, Tempting } from '@tender-gill/contract'
 import { ASK_LABEL } from '@tender-gill/core'
 import { AskStrip } from '../../drawings/AskStrip.tsx'
 import { INK } from '../../theme.ts'
-import { joinWords, ofHundred } from '../dishWords.ts'
+import { joinWords, ofHundred } from '../../parts/dishWords.ts'
 
 /** Cautions that hold for the dish whatever the fish: the line-up says them. */
 const OF_THE_DISH: ReadonlySet<string> = new Set(['doneness', 'format', 'opened', 'unchecked'])

@@ -1,6 +1,6 @@
 import type { YearOfDish } from '@tender-gill/contract'
 import { nameMonth } from '@tender-gill/core'
-import { joinWords } from '../dishWords.ts'
+import { joinWords } from '../../parts/dishWords.ts'
 
 interface Run {
   readonly leader: string | null

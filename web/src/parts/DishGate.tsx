@@ -3,12 +3,12 @@ import Button from '@mui/material/Button'
 import { useDispatch } from 'react-redux'
 import type { ReactNode } from 'react'
 import { useParams } from 'react-router'
-import { Waiting } from '../shell/Waiting.tsx'
+import { Waiting } from './Waiting.tsx'
 import { draftDropped, draftRebased } from '../state/draftsSlice.ts'
 import type { AppDispatch } from '../state/store.ts'
 import { useDish, type Dish } from '../state/useDish.ts'
 import { describeProblem } from './dishWords.ts'
-import LaterPage from './later/LaterPage.tsx'
+import LaterPage from '../shell/LaterPage.tsx'
 
 /** Says what happens to what was typed: kept, refused with the place, or changed elsewhere in the meantime. */
 function DraftNotice({ dish: { id, draft } }: { readonly dish: Dish }) {

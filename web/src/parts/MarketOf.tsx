@@ -2,10 +2,10 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { computeStockStanding } from '@tender-gill/core'
 import { Link } from 'react-router'
-import { useKitchenQuery, useSeasonsQuery, useStocksQuery } from '../../api/api.ts'
-import { Shoal } from '../../drawings/Shoal.tsx'
-import { describeTide, Tide } from '../../drawings/Tide.tsx'
-import { describePlace } from './stockForm.ts'
+import { useKitchenQuery, useSeasonsQuery, useStocksQuery } from '../api/api.ts'
+import { Shoal } from '../drawings/Shoal.tsx'
+import { describeTide, Tide } from '../drawings/Tide.tsx'
+import { describePlace } from './describePlace.ts'
 
 interface Props {
   readonly species: string

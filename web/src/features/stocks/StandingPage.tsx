@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography'
 import { Link } from 'react-router'
 import { Shoal } from '../../drawings/Shoal.tsx'
 import { INK } from '../../theme.ts'
-import { MarketRooms } from './MarketRooms.tsx'
+import { MarketRooms } from '../../parts/MarketRooms.tsx'
 
 const WILD: readonly (readonly [part: string, weight: number, how: string])[] = [
   ['Biomass', 3, 'how much fish there is against the amount managers aim for: 0 at 0.3 of it, 100 at all of it'],

@@ -11,10 +11,10 @@ import {
   useBringStocksFileMutation,
   useUndoSeasonsFileMutation,
   useUndoStocksFileMutation,
-} from '../../api/api.ts'
-import { useKitchenId } from '../../kitchen/index.ts'
-import { useUndoable } from '../../notices/index.ts'
-import { BadRows } from '../../shell/BadRows.tsx'
+} from '../api/api.ts'
+import { useKitchenId } from '../kitchen/index.ts'
+import { useUndoable } from '../notices/index.ts'
+import { BadRows } from './BadRows.tsx'
 
 const WORDS = { seasons: 'years', stocks: 'rows of evidence' } as const
 

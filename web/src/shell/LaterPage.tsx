@@ -2,7 +2,7 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import { Link, useParams } from 'react-router'
-import { FLOATS } from '../../shell/floats.ts'
+import { FLOATS } from './floats.ts'
 
 /** For a float that is not built yet, and for an address that leads nowhere: says so and points on. */
 export default function LaterPage() {

@@ -2,7 +2,7 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import type { ReactNode } from 'react'
-import { INK } from '../../theme.ts'
+import { INK } from '../theme.ts'
 
 interface RowProps {
   /** The row that is open beside the list. */

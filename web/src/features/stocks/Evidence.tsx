@@ -10,9 +10,10 @@ import { useState } from 'react'
 import { useRemoveStockMutation, useRestoreStockMutation, useSaveStockMutation } from '../../api/api.ts'
 import { Shoal } from '../../drawings/Shoal.tsx'
 import { HEADING } from '../../theme.ts'
-import { ofHundred } from '../dishWords.ts'
-import { describePlace, partsOf, readNumber, setPart, setPlace, setYear, type PartField } from './stockForm.ts'
-import { useKept } from './useKept.ts'
+import { ofHundred } from '../../parts/dishWords.ts'
+import { describePlace } from '../../parts/describePlace.ts'
+import { partsOf, readNumber, setPart, setPlace, setYear, type PartField } from './stockForm.ts'
+import { useKept } from '../../parts/useKept.ts'
 import { useUndoable } from '../../notices/index.ts'
 
 const OLDEST_YEAR = 1950

@@ -48,7 +48,3 @@ export function setPlace(stock: Stock, key: 'water' | 'gear', text: string): Sto
   const { [key]: _before, ...rest } = stock
   return text.trim() === '' ? rest : { ...rest, [key]: text.trimStart() }
 }
-
-/** Where a stock lives and how it is caught. */
-export const describePlace = ({ origin, water, gear }: Stock): string =>
-  origin === 'farmed' ? 'farmed' : [water ?? 'any water', ...(gear ? [`by ${gear}`] : [])].join(', ')
