@@ -16,7 +16,8 @@ export interface KeptChange {
 
 /** Changes as they are kept, from whichever process keeps them. */
 export interface ChangeFeed {
-  readonly listen: (hear: (change: KeptChange) => void) => () => void
+  /** @param resumed called when listening begins anew: what was changed meanwhile was not heard   @returns how to stop */
+  readonly listen: (hear: (change: KeptChange) => void, resumed: () => void) => () => void
   readonly close: () => Promise<void>
 }
 
@@ -51,15 +52,16 @@ export function openChangeFeed({ url, onBroken }: { readonly url: string; readon
       await next.connect()
       await next.query(`listen ${CHANGES_CHANNEL}`)
       pauseMs = FIRST_PAUSE_MS
+      heard.emit('resumed')
     } catch (error) {
       again(error as Error)
     }
   }
   void connect()
   return {
-    listen: (hear) => {
-      heard.on('change', hear)
-      return () => heard.off('change', hear)
+    listen: (hear, resumed) => {
+      heard.on('change', hear).on('resumed', resumed)
+      return () => heard.off('change', hear).off('resumed', resumed)
     },
     close: async () => {
       closed = true
@@ -79,10 +81,15 @@ export function createChangeStream(feed: ChangeFeed, kitchens: Pick<KitchenRepos
     if (!(await kitchens.find(kitchenId))) throw notFound(`No kitchen "${kitchenId}"`)
     const say = (event: string, data: unknown): void => void res.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`)
     res.status(200).set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', 'X-Accel-Buffering': 'no' })
-    const stop = feed.listen((change) => {
-      if (change.kitchenId === kitchenId) say('change', { version: change.version, actor: change.actor, touched: change.touched })
-    })
-    say('version', { version: await kitchens.readVersion(kitchenId) })
+    const sayVersion = async (): Promise<void> => say('version', { version: await kitchens.readVersion(kitchenId) })
+    const stop = feed.listen(
+      (change) => {
+        if (change.kitchenId === kitchenId) say('change', { version: change.version, actor: change.actor, touched: change.touched })
+      },
+      // A database that is away again ends the stream, and the page opens another.
+      () => void sayVersion().catch(() => res.end()),
+    )
+    await sayVersion()
     const beat = setInterval(() => res.write(': \n\n'), BEAT_MS)
     res.on('close', () => {
       clearInterval(beat)
