@@ -32,6 +32,8 @@ export function Notices() {
         variant="outlined"
         onClose={close}
         icon={false}
+        // It lies over the page: nothing may be read through it.
+        sx={{ bgcolor: 'background.paper', boxShadow: 3 }}
         role={kind === 'failed' ? 'alert' : 'status'}
         action={
           undo && (

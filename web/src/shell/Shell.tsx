@@ -8,7 +8,9 @@ import { ConnectionNotice } from './ConnectionNotice.tsx'
 import { FishSearch } from '../parts/FishSearch.tsx'
 import { FloatLine } from './FloatLine.tsx'
 import { KitchenSwitch } from './KitchenSwitch.tsx'
+import { NoKitchen, useIsKitchen } from './NoKitchen.tsx'
 import { useKeys } from './useKeys.ts'
+import { useScrollToTop } from './useScrollToTop.ts'
 
 const KeysPanel = lazy(() => import('./KeysPanel.tsx').then(({ KeysPanel }) => ({ default: KeysPanel })))
 
@@ -49,6 +51,8 @@ const BuiltRoom = styled(Link)({ padding: '6px 4px', color: INK.ice, textUnderli
 export function Shell({ children }: { readonly children: ReactNode }) {
   const { showing, hide } = useKeys()
   const navigate = useNavigate()
+  const isKitchen = useIsKitchen()
+  useScrollToTop()
   return (
     <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
       <Bar>
@@ -75,7 +79,7 @@ export function Shell({ children }: { readonly children: ReactNode }) {
       <ConnectionNotice />
       <FloatLine />
       <Box component="main" sx={{ flex: 1, p: { xs: 1, md: '8px 20px 20px' } }}>
-        {children}
+        {isKitchen ? children : <NoKitchen />}
       </Box>
       <Notices />
       {showing && (

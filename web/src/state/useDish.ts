@@ -24,7 +24,11 @@ export function useDish(id: string): DishState {
   const { data: record, error } = useServingQuery(id)
   const draft = useSelector((state: RootState) => state.drafts[id])
   const dispatch = useDispatch<AppDispatch>()
-  const stored: ServingInput | undefined = useMemo(() => (record ? { brief: record.brief, choice: record.choice } : undefined), [record])
+  const isThere = record?.deletedAt === null
+  const stored: ServingInput | undefined = useMemo(
+    () => (record && isThere ? { brief: record.brief, choice: record.choice } : undefined),
+    [record, isThere],
+  )
   const input = draft?.input ?? stored
   const revision = draft?.revision ?? record?.revision
   const edit = useCallback(
@@ -35,7 +39,8 @@ export function useDish(id: string): DishState {
   )
   return useMemo(() => {
     if (input) return { status: 'ready', dish: { id, brief: input.brief, choice: input.choice ?? null, draft, edit } }
+    if (record && !isThere) return { status: 'missing' }
     if (!error) return { status: 'loading' }
     return (error as { status?: unknown }).status === 404 ? { status: 'missing' } : { status: 'away' }
-  }, [input, id, draft, edit, error])
+  }, [input, id, draft, edit, error, record, isThere])
 }

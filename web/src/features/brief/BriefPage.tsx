@@ -110,7 +110,8 @@ function Fields() {
           />
         )}
       </Group>
-      <Group title="How much, for whom">
+      <Group title="When, how much, for whom">
+        <TextInput name="date" label="Served on" hint={isPast ? 'That day is past' : 'Empty: no day yet'} date />
         <TextInput name="covers" label="Covers" numeric />
         <TextInput name="portionG" label="Portion, g" numeric />
         <Choice
@@ -184,8 +185,7 @@ function Fields() {
         />
         <Tick name="longCooking" label="Cooks long, or nobody watches it" />
       </Group>
-      <Group title="Day and season">
-        <TextInput name="date" label="Served on" hint={isPast ? 'That day is past' : 'Empty: no day yet'} date />
+      <Group title="Season">
         <WatersChoice />
       </Group>
       <Group title="Money and waiting">
@@ -302,7 +302,7 @@ function OtherServings({ servingId }: { readonly servingId: string }) {
   const dishId = servings.find(({ id }) => id === servingId)?.dishId
   const others = servings.filter((one) => one.dishId === dishId && one.id !== servingId)
   if (others.length === 0) return null
-  const days = others.map(({ brief }) => (brief.date ? describeDay(brief.date) : 'a day not set yet'))
+  const days = others.map(({ brief }) => (brief.date ? `on ${describeDay(brief.date)}` : 'on a day not set yet'))
   return (
     <Alert severity="info" icon={false} sx={{ maxWidth: 1000, mx: 'auto', mb: 1 }}>
       This dish is also served {joinWords(days)}. Day, covers and who eats are of this serving alone; everything else is of the dish, and

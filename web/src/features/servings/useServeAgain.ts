@@ -27,7 +27,10 @@ export function useServeAgain(today: string): (serving: Pick<ServingRecord, 'dis
         {
           done: `${brief.dish} is served once more. Set its day and its covers here.`,
           undone: `${brief.dish} is not served once more.`,
-          undo: ({ id, revision }) => remove({ id, revision }).unwrap(),
+          undo: async ({ id, revision }) => {
+            await remove({ id, revision }).unwrap()
+            await navigate('/')
+          },
         },
       )
       if (done && made) void navigate(`/dishes/${made.id}/brief`)
