@@ -20,6 +20,22 @@ const order = { kitchenId: 'lantern-house', actor: 'test', touches: ['dish'] as 
 const deps = () => ({ db: server.db, now: () => NOW })
 const told = { status: 200, headers: {}, body: {} }
 
+/** Opens the stream of changes of a kitchen and gathers what it says. */
+const listen = async (kitchen: string) => {
+  const stop = new AbortController()
+  const answer = await fetch(`${server.address}/api/kitchens/${kitchen}/changes`, { signal: stop.signal })
+  const reader = answer.body?.pipeThrough(new TextDecoderStream()).getReader()
+  let text = ''
+  const read = (async () => {
+    for (;;) {
+      const { value, done } = (await reader?.read().catch(() => undefined)) ?? { value: undefined, done: true }
+      if (done) return
+      text += value
+    }
+  })()
+  return { heard: () => text, stop: async () => (stop.abort(), read) }
+}
+
 describe('a command that is sent again', () => {
   it('under its key is carried out once, and answered as it was', async () => {
     const before = (await dishes()).length
@@ -129,20 +145,6 @@ describe('a change', () => {
   })
 
   it('is told to whoever listens to its kitchen, and to nobody else', async () => {
-    const listen = async (kitchen: string) => {
-      const stop = new AbortController()
-      const answer = await fetch(`${server.address}/api/kitchens/${kitchen}/changes`, { signal: stop.signal })
-      const reader = answer.body?.pipeThrough(new TextDecoderStream()).getReader()
-      let text = ''
-      const read = (async () => {
-        for (;;) {
-          const { value, done } = (await reader?.read().catch(() => undefined)) ?? { value: undefined, done: true }
-          if (done) return
-          text += value
-        }
-      })()
-      return { heard: () => text, stop: async () => (stop.abort(), read) }
-    }
     const here = await listen('lantern-house')
     const there = await listen('larch-cottage')
     await expect.poll(here.heard).toContain('event: version')
@@ -152,5 +154,17 @@ describe('a change', () => {
     expect(there.heard()).not.toContain('event: change')
     expect((await fetch(`${server.address}/api/kitchens/nowhere/changes`)).status).toBe(404)
     await Promise.all([here.stop(), there.stop()])
+  })
+
+  it('is not missed by who listens although the database was not heard for a while', async () => {
+    const here = await listen('lantern-house')
+    await expect.poll(here.heard).toContain('event: version')
+    await server.db.execute(
+      sql`select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and query like 'listen %'`,
+    )
+    const { id } = (await call('/api/servings', { method: 'POST', body: { brief } })).body
+    const told = async () => here.heard().includes(`"version":${await version()}`) || here.heard().includes(`["serving","${id}"]`)
+    await expect.poll(told, { timeout: 20_000 }).toBe(true)
+    await here.stop()
   })
 })

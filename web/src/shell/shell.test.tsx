@@ -69,3 +69,20 @@ describe('a page that is not there yet', () => {
     expect(await screen.findByRole('heading', { name: /not built yet|Nothing stands here/ })).toBeDefined()
   })
 })
+
+describe('an address', () => {
+  it('of a kitchen that is not kept says so, and leads to one that is', async () => {
+    await openPage('/', KITCHEN, 'nobody')
+    expect(await screen.findByRole('heading', { level: 1, name: 'There is no such kitchen' })).toBeDefined()
+    expect((await screen.findByRole('link', { name: 'Lantern House' })).getAttribute('href')).toBe('/k/lantern/')
+  })
+
+  it('of a dish that was taken away says that nothing stands there', async () => {
+    const server = await openPage('/', KITCHEN)
+    fireEvent.click(await screen.findByRole('button', { name: 'Take Harbour stew away' }))
+    await waitFor(async () => expect((await server.servings()).some(({ id }) => id === 'stew')).toBe(false))
+    window.history.pushState(null, '', '/k/lantern/dishes/stew/brief')
+    fireEvent.popState(window)
+    expect(await screen.findByRole('heading', { level: 1, name: 'Nothing stands here' })).toBeDefined()
+  })
+})

@@ -49,8 +49,11 @@ const matchMedia = (query: string) => ({
   onchange: null,
 })
 
-/** Opens the whole application at an address, on the real server with a database of its own. */
-export async function openPage(path: string, kitchen: TestKitchen): Promise<RealServer> {
+/**
+ * Opens the whole application at an address, on the real server with a database of its own.
+ * @param kitchenId the kitchen that the address names: the one that is kept, where nothing else is said
+ */
+export async function openPage(path: string, kitchen: TestKitchen, kitchenId = KITCHEN_ID): Promise<RealServer> {
   localStorage.clear()
   const server = await startRealServer(kitchen)
   closing.push(server.close)
@@ -65,14 +68,14 @@ export async function openPage(path: string, kitchen: TestKitchen): Promise<Real
     },
   )
   vi.stubGlobal('fetch', server.fetch)
-  window.history.replaceState(null, '', `${kitchenPath(KITCHEN_ID)}${path}`)
+  window.history.replaceState(null, '', `${kitchenPath(kitchenId)}${path}`)
   const client = 'page'
-  const store = createStore({ kitchenId: KITCHEN_ID, client, storage: localStorage })
+  const store = createStore({ kitchenId, client, storage: localStorage })
   const open = (address: string) => new EventSource(`${server.address}${address}`) as unknown as globalThis.EventSource
-  closing.push(listenForChanges({ kitchenId: KITCHEN_ID, client, dispatch: store.dispatch, open }))
+  closing.push(listenForChanges({ kitchenId, client, dispatch: store.dispatch, open }))
   render(
     <ThemeProvider theme={theme}>
-      <Root store={store} engine={startEngine()} kitchenId={KITCHEN_ID} />
+      <Root store={store} engine={startEngine()} kitchenId={kitchenId} />
     </ThemeProvider>,
   )
   return server

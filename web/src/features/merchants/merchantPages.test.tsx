@@ -1,6 +1,6 @@
 import type { Merchant } from '@tender-gill/contract'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { KITCHEN } from '../../testing/dishes.ts'
 import { openPage } from '../../testing/openPage.tsx'
 
@@ -66,6 +66,32 @@ describe('a list brought in', () => {
     }
     expect(await screen.findByText('1 row: 1 can be kept.')).toBeDefined()
     expect(screen.getByRole('textbox', { name: 'The list' })).toHaveProperty('value', 'what,each kilo\nAtlantic cod,19')
+  })
+
+  it('shows what was asked last, although the answer to an older question comes after it', async () => {
+    await openPage('/market/merchants/merchant-0/list', MARKET)
+    await paste('what,each kilo\nAtlantic cod,19')
+    await screen.findByText('Say which column names the fish and which the price.')
+    const soon = globalThis.fetch
+    let release = (): void => undefined
+    const held = new Promise<void>((resolve) => (release = resolve))
+    let questions = 0
+    vi.stubGlobal('fetch', async (...asked: Parameters<typeof fetch>) => {
+      const answer = await soon(...asked)
+      if ((asked[0] as Request).url.endsWith('/price-lists') && (questions += 1) === 1) await held
+      return answer
+    })
+    const choose = async (label: string, heading: string) => {
+      fireEvent.mouseDown(screen.getByRole('combobox', { name: label }))
+      fireEvent.click(within(await screen.findByRole('listbox')).getByRole('option', { name: heading }))
+    }
+    await choose('The fish', 'what')
+    await choose('The price', 'each kilo')
+    expect(await screen.findByText('1 row: 1 can be kept.')).toBeDefined()
+    release()
+    await new Promise((resolve) => setTimeout(resolve, 200))
+    expect(screen.getByText('1 row: 1 can be kept.')).toBeDefined()
+    expect(questions).toBe(2)
   })
 
   it('says when there is no such merchant', async () => {

@@ -14,6 +14,7 @@ describe('a dish served once more', () => {
     expect((await stews()).map(({ dishId }) => dishId)).toEqual(['stew', 'stew'])
     fireEvent.click(screen.getByRole('button', { name: 'Undo' }))
     await waitFor(async () => expect(await stews()).toHaveLength(1))
+    await waitFor(() => expect(window.location.pathname.replace(/\/$/, '')).toBe('/k/lantern'))
   })
 
   it('stands a week later, and never on a day gone by', () => {
