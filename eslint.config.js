@@ -11,6 +11,11 @@ const UNHEARD = {
   message: 'A command’s trigger never rejects: await it with .unwrap(), through useUndoable where it can be undone.',
 }
 
+const UNREAD = {
+  selector: "CallExpression[callee.property.name='replace'][arguments.0.value=','][arguments.1.value='.']",
+  message: 'What people type is read as a number in web/src/typed: readTyped, typedNumber.',
+}
+
 export default ts.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'data/**', 'server/drizzle/**', '**/test-results/**'] },
   js.configs.recommended,
@@ -59,7 +64,11 @@ export default ts.config(
     },
   },
   // A command's answer says whether it was carried out: `.then` after it takes a failure for a success.
-  { files: ['web/src/**/*.{ts,tsx}'], rules: { 'no-restricted-syntax': ['error', COUNTED_DAYS, UNHEARD] } },
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts', 'web/src/typed/**'],
+    rules: { 'no-restricted-syntax': ['error', COUNTED_DAYS, UNHEARD, UNREAD] },
+  },
   // The calendar arithmetic of core reads no clock.
   { files: ['core/src/calendar/*.ts'], rules: { 'no-restricted-globals': 'off' } },
   { files: ['web/src/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },

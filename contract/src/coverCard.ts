@@ -18,7 +18,7 @@ export type CoverRung = Static<typeof CoverRung>
 export const CoverRow = closed({
   servingId: Text(40),
   dish: Text(120),
-  /** The day it is served; null where it is on the menu every day. */
+  /** The day it is served; null where no day is set yet. */
   date: nullable(Type.String()),
   covers: Type.Integer({ minimum: 1 }),
   fish: nullable(

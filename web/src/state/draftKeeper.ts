@@ -2,6 +2,7 @@ import type { createListenerMiddleware } from '@reduxjs/toolkit'
 import type { ServingRecord } from '@tender-gill/contract'
 import { api, toProblemDetails } from '../api/api.ts'
 import { draftChanged, draftRebased, draftSaved, draftState, type Drafts } from './draftsSlice.ts'
+import { readStored } from './readStored.ts'
 import type { AppStore } from './store.ts'
 
 /** Rest after the last change before a dish is sent to be kept, ms. */
@@ -12,14 +13,8 @@ const LAST_PAUSE_MS = 30_000
 /** Drafts of one kitchen: another's are none of this tab's business. */
 const placeOf = (kitchenId: string): string => `tender-gill-drafts|${kitchenId}`
 
-export function readDrafts(storage: Pick<Storage, 'getItem'>, kitchenId: string): Drafts {
-  try {
-    const kept: unknown = JSON.parse(storage.getItem(placeOf(kitchenId)) ?? '{}')
-    return typeof kept === 'object' && kept !== null ? (kept as Drafts) : {}
-  } catch {
-    return {}
-  }
-}
+export const readDrafts = (storage: Pick<Storage, 'getItem'>, kitchenId: string): Drafts =>
+  readStored(storage, placeOf(kitchenId)) as Drafts
 
 interface Options {
   readonly store: AppStore

@@ -1,1 +1,1 @@
-export { readTyped, type Scale, type Typed } from './readTyped.ts'
+export { readTyped, typedNumber, type Scale, type Typed } from './readTyped.ts'

@@ -1,5 +1,6 @@
 import type { AbsencePlanRequest, AbsenceReason, Hold, Supply } from '@tender-gill/contract'
 import { addDays, isDay } from '@tender-gill/core'
+import { typedNumber } from '../../typed/index.ts'
 
 export const REASONS: readonly (readonly [AbsenceReason, string])[] = [
   ['not-landed', 'Not landed'],
@@ -60,10 +61,7 @@ export function writePair(search: URLSearchParams, name: string, key: string, va
 }
 
 /** Kilos out of what was typed; undefined where it is no amount. */
-export function parseKilos(text: string): number | undefined {
-  const kg = Number(text.trim().replace(',', '.'))
-  return text.trim() !== '' && Number.isFinite(kg) && kg >= 0 && kg <= 100_000 ? kg : undefined
-}
+export const parseKilos = (text: string): number | undefined => typedNumber(text, { least: 0, most: 100_000 })
 
 /** The question to the planner; null while the days are upside down. */
 export function toRequest({ species, offerId, because, from, to, supplies, holds }: TypedAbsence): AbsencePlanRequest | null {

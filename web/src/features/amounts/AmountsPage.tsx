@@ -19,6 +19,7 @@ import { formatMoney, kilos, kilosToBuy, describeProblem } from '../../parts/dis
 import { WhereToOrder } from '../../parts/WhereToOrder.tsx'
 import { useLineUp } from '../lineUp/useLineUp.ts'
 import { useDecide } from '../decisions/useDecide.ts'
+import { typedNumber } from '../../typed/index.ts'
 
 const percent = (share: number) => `${Math.round(share * 100)} %`
 
@@ -75,9 +76,10 @@ interface PriceFieldProps {
 function PriceField({ offer, form, currency, today, typed, onType }: PriceFieldProps) {
   const [keep, { isLoading, isSuccess, error }] = useCreatePriceMutation()
   const known = offer.prices.find((price) => price.form === form)
-  const price = Number(typed.replace(',', '.'))
-  const wrong = typed.trim() !== '' && !(price > 0)
+  const price = typedNumber(typed, { above: 0 })
+  const wrong = typed.trim() !== '' && price === undefined
   const submit = async () => {
+    if (price === undefined) return
     const { species, origin, state, part } = offer
     const { data } = await keep({ price: { species, origin, state, part, form, price, currency, unit: 'kg', date: today } })
     if (data) onType('')
@@ -171,8 +173,13 @@ function FishAmount({ dish, taken, ranked }: { readonly dish: Dish; readonly tak
   const decide = useDecide(dish)
   const offer = offers.get(taken.offerId)
   const currency = kitchen?.currency ?? 'EUR'
-  const price = Number(typed.replace(',', '.'))
-  const request = { brief: dish.brief, offerId: taken.offerId, form: taken.form, typed: price > 0 ? { perKg: price, currency } : null }
+  const price = typedNumber(typed, { above: 0 })
+  const request = {
+    brief: dish.brief,
+    offerId: taken.offerId,
+    form: taken.form,
+    typed: price === undefined ? null : { perKg: price, currency },
+  }
   const answer = useAnswer(useSheet(dish.brief.date), nameQuestion(request), (desk) => desk.amount(request))
   if (!offer || !answer) return <Waiting what="the amount" />
   const amount = answer.value

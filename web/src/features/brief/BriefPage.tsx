@@ -21,6 +21,7 @@ import { WatersChoice } from './WatersChoice.tsx'
 import { Choice, TextInput, Tick } from './fields.tsx'
 import { describeProblem, joinWords } from '../../parts/dishWords.ts'
 import { useKitchenId } from '../../kitchen/index.ts'
+import { readStored } from '../../state/readStored.ts'
 
 const placeOf = (kitchen: string): string => `tender-gill-new-dish|${kitchen}`
 
@@ -256,13 +257,7 @@ function Editor({ initial, before, title, action, onChange, onKeep }: EditorProp
   )
 }
 
-const readNew = (kitchen: string): BriefForm => {
-  try {
-    return { ...EMPTY, ...(JSON.parse(localStorage.getItem(placeOf(kitchen)) ?? '{}') as Partial<BriefForm>) }
-  } catch {
-    return EMPTY
-  }
-}
+const readNew = (kitchen: string): BriefForm => ({ ...EMPTY, ...readStored(localStorage, placeOf(kitchen)) })
 
 function NewDish() {
   const [params] = useSearchParams()

@@ -1,5 +1,6 @@
 import type { Form, Origin, Part, PriceUnit, SeenFish, State } from '@tender-gill/contract'
 import { FORMS, ORIGINS, PARTS, PRICE_UNITS, STATES } from '@tender-gill/contract/vocabulary'
+import { typedNumber } from '../../typed/index.ts'
 
 /**
  * A fish somebody has seen, as it is typed: texts of what the ticket says, nothing where nothing was said. It lives in the address, so that
@@ -50,23 +51,18 @@ export function readFish(text: string): TypedFish {
   }
 }
 
-const readNumber = (text: string): number => Number(text.trim().replace(',', '.'))
-/** A number that may be asked of the engine; nothing for an empty field or for what is no number yet. */
-function usable(text: string, least: number, most: number): number | undefined {
-  const value = readNumber(text)
-  return text.trim() !== '' && value >= least && value <= most ? value : undefined
-}
+const PRICE = { least: 0.01, most: 100_000 }
+const EACH_G = { least: 1, most: 500_000 }
+const PIECES = { least: 1, most: 5_000, whole: true }
 
 /** What is wrong with what was typed, field by field. */
 export function findMistakes({ price, unit, eachG, pieces }: TypedFish): Partial<Record<'price' | 'eachG' | 'pieces', string>> {
   const typed = (text: string) => text.trim() !== ''
   return {
-    ...(typed(price) && usable(price, 0.01, 100_000) === undefined ? { price: 'a number above 0' } : {}),
-    ...(typed(eachG) && usable(eachG, 1, 500_000) === undefined ? { eachG: 'from 1 to 500,000 g' } : {}),
+    ...(typed(price) && typedNumber(price, PRICE) === undefined ? { price: 'a number above 0' } : {}),
+    ...(typed(eachG) && typedNumber(eachG, EACH_G) === undefined ? { eachG: 'from 1 to 500,000 g' } : {}),
     ...(typed(price) && (unit === 'each' || unit === 'box') && !typed(eachG) ? { eachG: 'a price by the piece or the box needs it' } : {}),
-    ...(typed(pieces) && !(Number.isInteger(readNumber(pieces)) && usable(pieces, 1, 5_000) !== undefined)
-      ? { pieces: 'a whole number' }
-      : {}),
+    ...(typed(pieces) && typedNumber(pieces, PIECES) === undefined ? { pieces: 'a whole number' } : {}),
   }
 }
 
@@ -74,9 +70,9 @@ export function findMistakes({ price, unit, eachG, pieces }: TypedFish): Partial
 export function toSeenFish(typed: TypedFish, currency: string): SeenFish {
   const { species, origin, state, part, form, unit } = typed
   const mistakes = findMistakes(typed)
-  const amount = form === '' || mistakes.price || mistakes.eachG ? undefined : usable(typed.price, 0.01, 100_000)
-  const eachG = form === '' || mistakes.eachG ? undefined : usable(typed.eachG, 1, 500_000)
-  const pieces = eachG === undefined || mistakes.pieces ? undefined : usable(typed.pieces, 1, 5_000)
+  const amount = form === '' || mistakes.price || mistakes.eachG ? undefined : typedNumber(typed.price, PRICE)
+  const eachG = form === '' || mistakes.eachG ? undefined : typedNumber(typed.eachG, EACH_G)
+  const pieces = eachG === undefined || mistakes.pieces ? undefined : typedNumber(typed.pieces, PIECES)
   return {
     species,
     ...(origin && { origin }),

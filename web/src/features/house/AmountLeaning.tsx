@@ -1,6 +1,6 @@
 import TextField from '@mui/material/TextField'
 import { useState } from 'react'
-import { readMoney } from './houseForm.ts'
+import { readTyped } from '../../typed/index.ts'
 
 interface Props {
   readonly label: string
@@ -16,17 +16,17 @@ interface Props {
 /** An amount that is kept once the field is left or Enter is pressed; emptied, nothing is said of it. */
 export function AmountLeaning({ label, hint, amount, unit, digits = 2, most = Infinity, onSet }: Props) {
   const [typed, setTyped] = useState<string | null>(null)
-  const money = readMoney(typed ?? '')
+  const read = readTyped(typed ?? '', { above: 0, most })
+  const wanted = read.kind === 'number' ? read.value : undefined
   const [kept, setKept] = useState(amount)
   if (kept !== amount) {
     setKept(amount)
     // What was typed stands here until it is kept, and gives way to it then; what has been typed since stays.
-    if ((money.kind === 'amount' ? money.amount : undefined) === amount) setTyped(null)
+    if (wanted === amount) setTyped(null)
   }
-  const wrong = typed !== null && (money.kind === 'wrong' || (money.kind === 'amount' && money.amount > most))
+  const wrong = typed !== null && read.kind === 'wrong'
   const keep = () => {
     if (typed === null || wrong) return
-    const wanted = money.kind === 'amount' ? money.amount : undefined
     if (wanted === amount) setTyped(null)
     else onSet(wanted)
   }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { readMoney, setAskLeaning, setLeaning } from './houseForm.ts'
+import { setAskLeaning, setLeaning } from './houseForm.ts'
 
 describe('the house’s leanings', () => {
   it('hold what was set and nothing else', () => {
@@ -15,25 +15,5 @@ describe('the house’s leanings', () => {
     expect(setAskLeaning({ asks: { fat: { pull: 5 } } }, 'fat', null)).toEqual({})
     expect(setAskLeaning({ asks: { fat: { from: 3, pull: 5 } } }, 'fat', null)).toEqual({ asks: { fat: { from: 3 } } })
     expect(setLeaning({ origin: 'wild', bought: 'cut' }, 'origin', undefined)).toEqual({ bought: 'cut' })
-  })
-})
-
-describe('money as it is typed', () => {
-  it.each([
-    ['4.20', 4.2],
-    ['4,20', 4.2],
-    [' 12 ', 12],
-    ['.5', 0.5],
-    ['3.', 3],
-  ])('reads %j', (typed, amount) => {
-    expect(readMoney(typed)).toEqual({ kind: 'amount', amount })
-  })
-
-  it.each(['0', '-3', 'four', '1e9', '4.2.1', '0x10', 'Infinity'])('refuses %j', (typed) => {
-    expect(readMoney(typed)).toEqual({ kind: 'wrong' })
-  })
-
-  it('takes an empty field for nothing said', () => {
-    expect(readMoney('  ')).toEqual({ kind: 'none' })
   })
 })

@@ -20,13 +20,3 @@ export function setLeaning<K extends keyof HouseLeanings>(
   const { [key]: _before, ...rest } = leanings
   return (value === undefined ? rest : { ...rest, [key]: value }) as HouseLeanings
 }
-
-/** An amount of money as people type it: nothing, a number from 0, or not a number. */
-export type TypedMoney = { readonly kind: 'none' } | { readonly kind: 'amount'; readonly amount: number } | { readonly kind: 'wrong' }
-
-export function readMoney(typed: string): TypedMoney {
-  const text = typed.trim().replace(',', '.')
-  if (text === '') return { kind: 'none' }
-  const amount = Number(text)
-  return /^\d*\.?\d+$|^\d+\.$/.test(text) && Number.isFinite(amount) && amount > 0 ? { kind: 'amount', amount } : { kind: 'wrong' }
-}

@@ -8,12 +8,15 @@ import type { Kitchen } from '@tender-gill/contract'
 import { describeDay } from '@tender-gill/core'
 import { useForm } from 'react-hook-form'
 import { toProblemDetails, useCreateRateMutation, useRatesQuery, useRemoveRateMutation } from '../../api/api.ts'
+import { typedNumber } from '../../typed/index.ts'
 
 interface RateForm {
   readonly currency: string
   readonly worth: string
   readonly date: string
 }
+
+const WORTH = { above: 0 }
 
 /** What other currencies are worth in the kitchen's own, from a day on: a quote is counted by the latest rate on or before its day. */
 export function Rates({ kitchen }: { readonly kitchen: Kitchen }) {
@@ -24,7 +27,7 @@ export function Rates({ kitchen }: { readonly kitchen: Kitchen }) {
     defaultValues: { currency: '', worth: '', date: kitchen.today },
   })
   const keep = handleSubmit(async ({ currency, worth, date }) => {
-    const { data } = await create({ rate: { currency: currency.toUpperCase(), date, worth: Number(worth.replace(',', '.')) } })
+    const { data } = await create({ rate: { currency: currency.toUpperCase(), date, worth: typedNumber(worth, WORTH) ?? 0 } })
     if (data) reset()
   })
   const { errors } = formState
@@ -64,7 +67,7 @@ export function Rates({ kitchen }: { readonly kitchen: Kitchen }) {
           error={!!errors.worth}
           helperText={errors.worth?.message}
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-          {...register('worth', { validate: (text) => Number(text.replace(',', '.')) > 0 || 'a number above 0' })}
+          {...register('worth', { validate: (text) => typedNumber(text, WORTH) !== undefined || 'a number above 0' })}
         />
         <TextField
           size="small"

@@ -31,4 +31,16 @@ describe('one species', () => {
     expect(await screen.findByRole('heading', { name: 'Nearest in the kitchen' })).toBeDefined()
     expect(document.body.textContent).toContain('Deep-fried')
   })
+
+  it('keeps no range of which an end is no number, and says which', async () => {
+    await openPage('/book/Gadus%20morhua', KITCHEN)
+    fireEvent.click(await screen.findByRole('button', { name: 'Change in the house’s hand' }))
+    const keep = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Keep in the house’s hand' })
+    fireEvent.change(screen.getByLabelText('Flake usual'), { target: { value: '' } })
+    expect(await screen.findByText('wants three numbers, from low to high')).toBeDefined()
+    expect(keep().disabled).toBe(true)
+    fireEvent.change(screen.getByLabelText('Flake usual'), { target: { value: '5,5' } })
+    expect(screen.queryByText('wants three numbers, from low to high')).toBeNull()
+    expect(keep().disabled).toBe(false)
+  })
 })

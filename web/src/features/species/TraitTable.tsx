@@ -6,7 +6,10 @@ import type { BandKey, BasedRange, Problem, ResolvedOffer, SourceSpecies, Triple
 import { ASK_LABEL, describeValue } from '@tender-gill/core'
 import { useEffect, useState } from 'react'
 import { TraitStrip } from '../../drawings/TraitStrip.tsx'
+import { useKitchenId } from '../../kitchen/index.ts'
+import { readStored } from '../../state/readStored.ts'
 import { INK } from '../../theme.ts'
+import { typedNumber } from '../../typed/index.ts'
 import { HAND_KEYS, pointerOf, revertTrait, setTrait, type HandKey } from './houseEdits.ts'
 import type { HouseHand } from './useHouseHand.ts'
 
@@ -37,11 +40,15 @@ export function readOffer({ traits, bones, weightG, depthMm }: ResolvedOffer, ke
 type Draft = Partial<Record<HandKey, readonly [string, string, string]>>
 
 const ENDS = ['low', 'usual', 'high'] as const
-const toTriple = (texts: readonly [string, string, string]): Triple => texts.map((text) => Number(text.replace(',', '.'))) as Triple
+/** The range that was typed; undefined unless it is three numbers. */
+function toTriple(texts: readonly [string, string, string]): Triple | undefined {
+  const triple = texts.map((text) => typedNumber(text))
+  return triple.includes(undefined) ? undefined : (triple as unknown as Triple)
+}
 
 /** What is typed is kept in the browser until it is kept in the house, so that a reload loses nothing. */
 function useDraft(place: string): [Draft, (draft: Draft) => void] {
-  const [draft, setDraft] = useState<Draft>(() => JSON.parse(localStorage.getItem(place) ?? '{}') as Draft)
+  const [draft, setDraft] = useState<Draft>(() => readStored(localStorage, place))
   useEffect(() => {
     if (Object.keys(draft).length > 0) localStorage.setItem(place, JSON.stringify(draft))
     else localStorage.removeItem(place)
@@ -57,7 +64,7 @@ function Editor({
 }: {
   readonly trait: HandKey
   readonly texts: readonly [string, string, string]
-  readonly problem: Problem | undefined
+  readonly problem: string | undefined
   readonly onChange: (texts: readonly [string, string, string]) => void
 }) {
   return (
@@ -79,7 +86,7 @@ function Editor({
       </Typography>
       {problem && (
         <Typography variant="body2" sx={{ color: 'error.main', fontWeight: 700, flexBasis: '100%' }}>
-          {problem.message}
+          {problem}
         </Typography>
       )}
     </Box>
@@ -99,14 +106,16 @@ const problemAt = (problems: readonly Problem[], source: SourceSpecies, offer: R
 
 /** Every trait of one offer on its axis, with its range and what that rests on; in the house's hand each can be typed over and put back. */
 export function TraitTable({ offer, hand, editing, onDone }: Props) {
-  const [draft, setDraft] = useDraft(`tender-gill-hand|${offer.species}|${offer.origin}.${offer.part}`)
+  const kitchen = useKitchenId()
+  const [draft, setDraft] = useDraft(`tender-gill-hand|${kitchen}|${offer.species}|${offer.origin}.${offer.part}`)
+  const typed = (Object.entries(draft) as [HandKey, readonly [string, string, string]][]).map(
+    ([key, texts]) => [key, toTriple(texts)] as const,
+  )
+  const unread = new Set(typed.flatMap(([key, triple]) => (triple ? [] : [key])))
   const { source, shipped, problems } = hand
   const keep = async () => {
     if (!source) return
-    const edited = (Object.entries(draft) as [HandKey, readonly [string, string, string]][]).reduce(
-      (before, [key, texts]) => setTrait(before, offer, key, toTriple(texts)),
-      source,
-    )
+    const edited = typed.reduce((before, [key, triple]) => (triple ? setTrait(before, offer, key, triple) : before), source)
     if (await hand.keep(edited)) {
       setDraft({})
       onDone()
@@ -139,7 +148,9 @@ export function TraitTable({ offer, hand, editing, onDone }: Props) {
                 <Editor
                   trait={key}
                   texts={texts}
-                  problem={source && problemAt(problems, source, offer, key)}
+                  problem={
+                    unread.has(key) ? 'wants three numbers, from low to high' : source && problemAt(problems, source, offer, key)?.message
+                  }
                   onChange={(next) => setDraft({ ...draft, [key]: next })}
                 />
               ) : (
@@ -173,7 +184,7 @@ export function TraitTable({ offer, hand, editing, onDone }: Props) {
       </Box>
       {editing && (
         <Box sx={{ display: 'flex', gap: 1, mt: 1, alignItems: 'center', flexWrap: 'wrap' }}>
-          <Button variant="contained" disabled={Object.keys(draft).length === 0} onClick={() => void keep()}>
+          <Button variant="contained" disabled={typed.length === 0 || unread.size > 0} onClick={() => void keep()}>
             Keep in the house’s hand
           </Button>
           <Button

@@ -11,8 +11,9 @@ import { useRemoveStockMutation, useRestoreStockMutation, useSaveStockMutation }
 import { Shoal } from '../../drawings/Shoal.tsx'
 import { HEADING } from '../../theme.ts'
 import { ofHundred } from '../../parts/dishWords.ts'
+import { readTyped } from '../../typed/index.ts'
 import { describePlace } from '../../parts/describePlace.ts'
-import { partsOf, readNumber, setPart, setPlace, setYear, type PartField } from './stockForm.ts'
+import { partsOf, setPart, setPlace, setYear, type PartField } from './stockForm.ts'
 import { useKept } from '../../parts/useKept.ts'
 import { useUndoable } from '../../notices/index.ts'
 
@@ -32,9 +33,9 @@ function PartInput({ stock, field: { part, label, hint, most }, year, onChange }
     value: evidence ? String(evidence.value) : '',
     year: evidence?.year === undefined ? '' : String(evidence.year),
   })
-  const value = readNumber(typed.value, most)
-  const from = readNumber(typed.year, year)
-  const wrongYear = from.kind === 'wrong' || (from.kind === 'number' && (from.value < OLDEST_YEAR || !Number.isInteger(from.value)))
+  const value = readTyped(typed.value, { least: 0, most })
+  const years = { least: OLDEST_YEAR, most: year }
+  const wrongYear = readTyped(typed.year, years).kind === 'wrong'
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 96px', gap: 1, alignItems: 'start' }}>
       <TextField
@@ -42,10 +43,10 @@ function PartInput({ stock, field: { part, label, hint, most }, year, onChange }
         label={label}
         value={typed.value}
         error={value.kind === 'wrong'}
-        helperText={value.kind === 'wrong' ? `a number from 0 to ${most}` : hint}
+        helperText={value.kind === 'wrong' ? value.message : hint}
         onChange={({ target }) => {
           setTyped({ ...typed, value: target.value })
-          const next = readNumber(target.value, most)
+          const next = readTyped(target.value, { least: 0, most })
           if (next.kind !== 'wrong') onChange(setPart(stock, part, next.kind === 'number' ? next.value : undefined, year))
         }}
         slotProps={{ htmlInput: { inputMode: 'decimal' }, inputLabel: { shrink: true } }}
@@ -59,10 +60,8 @@ function PartInput({ stock, field: { part, label, hint, most }, year, onChange }
         disabled={!evidence}
         onChange={({ target }) => {
           setTyped({ ...typed, year: target.value })
-          const next = readNumber(target.value, year)
-          if (next.kind === 'none') onChange(setYear(stock, part, undefined))
-          if (next.kind === 'number' && next.value >= OLDEST_YEAR && Number.isInteger(next.value))
-            onChange(setYear(stock, part, next.value))
+          const next = readTyped(target.value, years)
+          if (next.kind !== 'wrong') onChange(setYear(stock, part, next.kind === 'number' ? next.value : undefined))
         }}
         slotProps={{ htmlInput: { inputMode: 'numeric', 'aria-label': `${label}, of year` }, inputLabel: { shrink: true } }}
       />

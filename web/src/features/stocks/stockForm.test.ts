@@ -1,7 +1,7 @@
 import type { Stock } from '@tender-gill/contract'
 import { describe, expect, it } from 'vitest'
 import { describePlace } from '../../parts/describePlace.ts'
-import { partsOf, readNumber, setPart, setPlace, setYear } from './stockForm.ts'
+import { partsOf, setPart, setPlace, setYear } from './stockForm.ts'
 
 describe('evidence on a stock', () => {
   const stock: Stock = { species: 'Gadus morhua', origin: 'wild', biomassRatio: { value: 0.8, year: 2020 } }
@@ -17,16 +17,6 @@ describe('evidence on a stock', () => {
     expect(setPart(stock, 'biomassRatio', undefined, 2026)).toEqual({ species: 'Gadus morhua', origin: 'wild' })
     expect(setYear(stock, 'biomassRatio', 2024).biomassRatio).toEqual({ value: 0.8, year: 2024 })
     expect(setYear(stock, 'gearScore', 2024)).toBe(stock)
-  })
-
-  it.each([
-    ['', { kind: 'none' }],
-    ['0,8', { kind: 'number', value: 0.8 }],
-    ['101', { kind: 'wrong' }],
-    ['-1', { kind: 'wrong' }],
-    ['much', { kind: 'wrong' }],
-  ])('reads %j', (text, read) => {
-    expect(readNumber(text, 100)).toEqual(read)
   })
 })
 

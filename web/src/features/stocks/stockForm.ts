@@ -22,15 +22,6 @@ const FARM: readonly PartField[] = [
 ]
 export const partsOf = ({ origin }: Stock): readonly PartField[] => (origin === 'farmed' ? FARM : WILD)
 
-/** A number as it is typed: nothing, a number within its scale, or none of both. */
-export type TypedNumber = { readonly kind: 'none' } | { readonly kind: 'number'; readonly value: number } | { readonly kind: 'wrong' }
-export function readNumber(text: string, most: number): TypedNumber {
-  const trimmed = text.trim().replace(',', '.')
-  if (trimmed === '') return { kind: 'none' }
-  const value = Number(trimmed)
-  return Number.isFinite(value) && value >= 0 && value <= most ? { kind: 'number', value } : { kind: 'wrong' }
-}
-
 /** The stock with one part of its evidence set, or with nothing known of it. */
 export function setPart(stock: Stock, part: StockPart, value: number | undefined, year: number): Stock {
   const { [part]: before, ...rest } = stock

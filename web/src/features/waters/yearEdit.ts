@@ -1,4 +1,5 @@
 import type { Season } from '@tender-gill/contract'
+import { typedNumber } from '../../typed/index.ts'
 
 export type Curve = 'landings' | 'condition'
 export const MOST: Record<Curve, number> = { landings: 10, condition: 10 }
@@ -23,8 +24,8 @@ export function setGear(season: Season, text: string): Season {
 /** The year with its size limit as typed; emptied, none is known. */
 export function setLeastCm(season: Season, text: string): Season {
   const { leastCm: _before, ...rest } = season
-  const cm = Number(text)
-  return text === '' || !(cm >= 1 && cm <= 500) ? rest : { ...rest, leastCm: cm }
+  const leastCm = typedNumber(text, { least: 1, most: 500 })
+  return leastCm === undefined ? rest : { ...rest, leastCm }
 }
 
 const shiftDay = (monthDay: string): string => {

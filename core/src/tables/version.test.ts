@@ -1,0 +1,24 @@
+import { createHash } from 'node:crypto'
+import { FORMATS } from '@tender-gill/contract'
+import { expect, it } from 'vitest'
+import { ASK_ORDER } from './askOrder.ts'
+import * as constants from './constants.ts'
+import * as formats from './formats.ts'
+import * as media from './media.ts'
+import { METHOD_TABLE, METHODS_IN_ORDER, gridCell } from './methods.ts'
+
+/** What the tables came to when the version was last raised. */
+const SEALED = { version: '1.5.0', tables: '5ef4e52caf603998' }
+
+/** A table in writing: sets as lists, functions of a temperature by what they give at 63 °C. */
+const write = (_key: string, value: unknown): unknown => {
+  if (value instanceof Set) return [...value]
+  return typeof value === 'function' && value.length === 1 ? (value as (at: number) => unknown)(63) : value
+}
+
+it('the engine’s version rises whenever a number of its tables changes: raise ENGINE_VERSION, then seal it here', () => {
+  const { ENGINE_VERSION, colourLikeness: _function, ...numbers } = constants
+  const grid = METHODS_IN_ORDER.map((method) => FORMATS.map((format) => gridCell(method, format)))
+  const tables = JSON.stringify([ASK_ORDER, numbers, formats, media, METHOD_TABLE, grid], write)
+  expect({ version: ENGINE_VERSION, tables: createHash('sha256').update(tables).digest('hex').slice(0, 16) }).toEqual(SEALED)
+})
