@@ -34,6 +34,8 @@ function DishLine({ record, onRemove, onAgain }: DishLineProps) {
   const leader = leaders?.[id]
   const offers = useOffers([choice?.offerId ?? leader?.offerId ?? []].flat(), brief.date)
   const offer = offers.get(choice?.offerId ?? leader?.offerId ?? '')
+  // A dish may stand here on several days.
+  const named = brief.date ? `${brief.dish} of ${describeDay(brief.date)}` : brief.dish
   return (
     <Box
       component="li"
@@ -68,10 +70,10 @@ function DishLine({ record, onRemove, onAgain }: DishLineProps) {
         </Typography>
       </Box>
       <Box sx={{ gridColumn: { xs: '2', md: 'auto' }, justifySelf: 'start', display: 'flex', flexDirection: { xs: 'row', md: 'column' } }}>
-        <Button size="small" onClick={() => onAgain(record)} aria-label={`Serve ${brief.dish} once more`}>
+        <Button size="small" onClick={() => onAgain(record)} aria-label={`Serve ${named} once more`}>
           Once more
         </Button>
-        <Button size="small" onClick={() => onRemove(record)} aria-label={`Take ${brief.dish} away`}>
+        <Button size="small" onClick={() => onRemove(record)} aria-label={`Take ${named} away`}>
           Take away
         </Button>
       </Box>
