@@ -22,7 +22,7 @@ export { answerFishFirst } from './fishFirst/index.ts'
 export { computeFit, createScoring, type Fit, type Scoring } from './fit/index.ts'
 export { applyOpenings } from './gates/index.ts'
 export { byFit, countRows, createBoard, rankBoard, rankLineUp, stepBoard, type Board, type Entry } from './lineUp/index.ts'
-export { applyMarket, computeStockStanding, isClosed, midMonth, resolveSeason } from './market/index.ts'
+export { applyMarket, applyPrices, computeStockStanding, isClosed, midMonth, resolveSeason } from './market/index.ts'
 export { findCautions, findRawRefusal, hasVulnerable, isServedRaw, listSafetyNotes } from './safety/index.ts'
 export { isOver, listComing, pickPerDish, type DatedServing, type KeptDish, type KeptDishes } from './kept/index.ts'
 export { findStandIns, mapSwaps } from './standIns/index.ts'
@@ -37,16 +37,23 @@ export { findEfficient, type Worth } from './efficient/index.ts'
 export { compareLineUps } from './decisions/index.ts'
 export { findYearOfDish, stepYearOfDish } from './year/index.ts'
 export {
+  bySeriesOrder,
   computePerKg,
-  convertQuotes,
+  convertSeries,
+  createPriceBook,
   estimatePrice,
   findGroupMove,
   type GroupMove,
   type PriceEstimate,
+  mergeSeries,
+  readSeries,
+  type PriceBook,
   type PriceQuote,
+  type PriceSeries,
+  type QuoteKind,
+  type SeriesQuote,
 } from './prices/index.ts'
 export { addDays, countDays, DAY_MS, isDay, toDayNumber, toIsoDate, weekdayOf } from './calendar/index.ts'
 export { planOrder, type LocalMoment } from './orders/index.ts'
 export { stepSlab, type SlabContext } from './slab/index.ts'
 export { stepAlerts, type DecidedDish } from './alerts/index.ts'
-export { createPriceBook, type PriceBook } from './market/index.ts'

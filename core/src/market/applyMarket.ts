@@ -1,6 +1,6 @@
 import type { Market, ResolvedOffer, Season, Stock } from '@tender-gill/contract'
 import type { FindSpecies } from '../brief/index.ts'
-import { createPriceBook } from './priceBook.ts'
+import { createPriceBook, readSeries, type PriceSeries } from '../prices/index.ts'
 import { applyCondition, findSeason } from './season.ts'
 import { computeStockStanding } from './stock.ts'
 
@@ -33,7 +33,7 @@ const stockOf = (stocks: readonly Stock[], offer: ResolvedOffer, { date, waters 
  * says nothing about stay as they were. Pure: the sheet that went in is untouched.
  */
 export function applyMarket(offers: readonly ResolvedOffer[], market: Market, day: MarketDay): readonly ResolvedOffer[] {
-  const { pricesOf } = createPriceBook(market.prices ?? [], offers, day.date, day.findSpecies)
+  const { pricesOf } = createPriceBook(readSeries(market.prices ?? [], day.date), offers, day.date, day.findSpecies)
   const seasons = market.seasons ?? []
   const named = seasons.map((season): Season => ({ ...season, species: day.findSpecies(season.species) ?? season.species }))
   const stocks = bySpecies<Stock>(market.stocks ?? [], day.findSpecies)
@@ -44,5 +44,18 @@ export function applyMarket(offers: readonly ResolvedOffer[], market: Market, da
     const dressed: ResolvedOffer = { ...offer, prices: priced.length > 0 ? priced : offer.prices, season, stock: stock ?? offer.stock }
     const condition = offer.origin === 'wild' && offer.state === 'fresh' ? (season?.condition ?? null) : null
     return condition === null ? dressed : applyCondition(dressed, condition)
+  })
+}
+
+/** Lays prices alone over the offers, from series that are kept. */
+export function applyPrices(
+  offers: readonly ResolvedOffer[],
+  series: readonly PriceSeries[],
+  { date, findSpecies }: Pick<MarketDay, 'date' | 'findSpecies'>,
+): readonly ResolvedOffer[] {
+  const { pricesOf } = createPriceBook(series, offers, date, findSpecies)
+  return offers.map((offer) => {
+    const prices = pricesOf(offer)
+    return prices.length > 0 ? { ...offer, prices } : offer
   })
 }

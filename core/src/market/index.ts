@@ -1,4 +1,3 @@
-export { applyMarket, type MarketDay } from './applyMarket.ts'
-export { createPriceBook, type PriceBook } from './priceBook.ts'
+export { applyMarket, applyPrices, type MarketDay } from './applyMarket.ts'
 export { applyCondition, interpolateYear, isClosed, midMonth, monthsAway, monthsByNearness, resolveSeason } from './season.ts'
 export { computeStockStanding, scoreBiomass, scorePressure } from './stock.ts'

@@ -2,7 +2,7 @@ import type { Range } from '@tender-gill/contract'
 import { ALONE_HALF_RANGE, followPrice, shrink, spreadOver } from './followPrice.ts'
 import { STILL_GROUP, type GroupMove } from './groupMove.ts'
 import { findMonthPattern, readPattern } from './monthPattern.ts'
-import { gatherDays, type PriceQuote } from './priceDays.ts'
+import { gatherDays, type PriceDay, type PriceQuote } from './priceDays.ts'
 
 /** Price of a kilogram on a day, and what it rests on. */
 export interface PriceEstimate {
@@ -26,12 +26,17 @@ const OWN_IS_ENOUGH = 0.9
  * @param quotes of one offer in one form, any order   @param groupOf the movement of the rest of its group, asked for only when needed
  * @returns undefined when there is no quote up to the day
  */
-export function estimatePrice(
-  quotes: readonly PriceQuote[],
+export function estimatePrice(quotes: readonly PriceQuote[], day: number, groupOf?: () => GroupMove): PriceEstimate | undefined {
+  return estimateFromDays(gatherDays(quotes), day, groupOf)
+}
+
+/** The same from quotes that were gathered by day: asked again for many days, they are gathered once. @param all oldest first */
+export function estimateFromDays(
+  all: readonly PriceDay[],
   day: number,
   groupOf: () => GroupMove = () => STILL_GROUP,
 ): PriceEstimate | undefined {
-  const days = gatherDays(quotes.filter((quote) => quote.day <= day))
+  const days = (all.at(-1)?.day ?? day) <= day ? all : all.filter((one) => one.day <= day)
   const last = days.at(-1)
   if (!last) return undefined
   const recent = days.reduce((sum, one) => sum + 0.5 ** ((day - one.day) / RECENT_HALF_LIFE_DAYS), 0)

@@ -1,5 +1,5 @@
 import { dayOfYearOf } from '../calendar/index.ts'
-import { gatherDays, median, type PriceDay, type PriceQuote } from './priceDays.ts'
+import { median, type PriceDay } from './priceDays.ts'
 
 /** Days that count towards what a fish usually costs: this year and the one before. */
 const YEARS_DAYS = 800
@@ -34,10 +34,11 @@ function weightedMedian(values: readonly (readonly [value: number, weight: numbe
  * What a kilogram usually costs at this time of the year: the middle of what it cost around this day of the calendar, this year and the one
  * before, the nearer days the more; the last week, which is what is held against it, left out. It lies within what was really asked at that
  * time. Where nothing was asked then, the middle of the last year.
+ * @param all quotes gathered by day, oldest first
  * @returns in the unit of the quotes; null with fewer than five days of quotes in the last year
  */
-export function findUsualPrice(quotes: readonly PriceQuote[], day: number): number | null {
-  const days = gatherDays(quotes.filter((quote) => quote.day <= day && quote.day > day - YEARS_DAYS))
+export function findUsualPrice(all: readonly PriceDay[], day: number): number | null {
+  const days = all.filter((one) => one.day <= day && one.day > day - YEARS_DAYS)
   const lastYear = days.filter((one) => one.day > day - YEAR_DAYS)
   if (lastYear.length < LEAST_DAYS) return null
   const near = days.flatMap((one: PriceDay): (readonly [number, number])[] => {

@@ -1,5 +1,6 @@
-export { computePerKg, quoteMatches } from './perKg.ts'
-export { convertQuotes } from './convertQuotes.ts'
+export { computePerKg } from './perKg.ts'
+export { createPriceBook, type OfferQuotes, type PriceBook } from './priceBook.ts'
+export { bySeriesOrder, convertSeries, mergeSeries, readSeries, type PriceSeries, type QuoteKind, type SeriesQuote } from './series.ts'
 export { estimatePrice, type PriceEstimate } from './estimatePrice.ts'
 export { findGroupMove, STILL_GROUP, type GroupMove } from './groupMove.ts'
 export { type PriceQuote } from './priceDays.ts'

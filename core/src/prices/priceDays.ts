@@ -30,17 +30,34 @@ export function median(values: readonly number[]): number {
  * cook typed in on a day stands before them.
  */
 export function gatherDays(quotes: readonly PriceQuote[]): readonly PriceDay[] {
-  const days = new Map<number, PriceQuote[]>()
-  for (const quote of quotes) {
-    const own = days.get(quote.day)
-    if (own) own.push(quote)
-    else days.set(quote.day, [quote])
-  }
-  return [...days]
-    .sort(([a], [b]) => a - b)
-    .map(([day, own]) => {
+  const days: PriceDay[] = []
+  let own: PriceQuote[] = []
+  const close = () => {
+    const [first] = own
+    if (!first) return
+    if (own.length === 1) days.push({ day: first.day, logPerKg: first.logPerKg, quotes: 1, certain: first.certain === true })
+    else {
       const typed = own.filter(({ certain }) => certain)
       const counted = typed.length > 0 ? typed : own
-      return { day, logPerKg: median(counted.map(({ logPerKg }) => logPerKg)), quotes: own.length, certain: typed.length > 0 }
-    })
+      days.push({
+        day: first.day,
+        logPerKg: median(counted.map(({ logPerKg }) => logPerKg)),
+        quotes: own.length,
+        certain: typed.length > 0,
+      })
+    }
+    own = []
+  }
+  for (const quote of byDay(quotes)) {
+    if (own[0] && own[0].day !== quote.day) close()
+    own.push(quote)
+  }
+  close()
+  return days
+}
+
+/** Oldest first; most series are already. */
+function byDay(quotes: readonly PriceQuote[]): readonly PriceQuote[] {
+  const inOrder = quotes.every(({ day }, i) => i === 0 || (quotes[i - 1]?.day ?? day) <= day)
+  return inOrder ? quotes : [...quotes].sort((a, b) => a.day - b.day)
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { computePerKg, estimatePrice, findGroupMove, findUsualPrice, type PriceEstimate, type PriceQuote } from './index.ts'
+import { gatherDays } from './priceDays.ts'
 import { cases } from '../testing/cases.ts'
 
 const quotesArbitrary = fc
@@ -13,6 +14,8 @@ const must = (estimate: PriceEstimate | undefined): PriceEstimate => {
   if (!estimate) throw new Error('no estimate')
   return estimate
 }
+/** What is usual, from quotes. */
+const usualOf = (quotes: readonly PriceQuote[], day: number) => findUsualPrice(gatherDays(quotes), day)
 const at = (day: number, perKg: number): PriceQuote => ({ day, logPerKg: Math.log(perKg) })
 const daily = (from: number, to: number, perKg: (day: number) => number) =>
   Array.from({ length: to - from }, (_, i) => at(from + i, perKg(from + i)))
@@ -140,7 +143,7 @@ describe('what a fish usually costs at this time of the year', () => {
 
   it('is what was asked around this day of the calendar: a dear season is not told as dear', () => {
     for (const day of [640, 700, 760, 820, 880]) {
-      const usual = findUsualPrice(weekly, day) ?? Number.NaN
+      const usual = usualOf(weekly, day) ?? Number.NaN
       expect(Math.abs(Math.log(usual / seasonal(day)))).toBeLessThan(0.05)
     }
   })
@@ -150,7 +153,7 @@ describe('what a fish usually costs at this time of the year', () => {
     fc.assert(
       fc.property(wanders, fc.integer({ min: 790, max: 835 }), (prices, day) => {
         const quotes = prices.map((perKg, i) => at(i * 7, perKg))
-        const usual = findUsualPrice(quotes, day) ?? Number.NaN
+        const usual = usualOf(quotes, day) ?? Number.NaN
         const near = quotes.filter((quote) => {
           const apart = (((day - quote.day) % 365) + 365) % 365
           return quote.day <= day - 7 && (apart <= 48 || apart >= 365 - 48)
@@ -165,8 +168,8 @@ describe('what a fish usually costs at this time of the year', () => {
 
   it('leaves out the last week, which is what is held against it', () => {
     const jumped = [...weekly.filter(({ day }) => day <= 800), at(802, 500)]
-    expect(findUsualPrice(jumped, 803)).toBeCloseTo(
-      findUsualPrice(
+    expect(usualOf(jumped, 803)).toBeCloseTo(
+      usualOf(
         weekly.filter(({ day }) => day <= 795),
         803,
       ) ?? 0,
@@ -176,7 +179,7 @@ describe('what a fish usually costs at this time of the year', () => {
 
   it('is the middle of the year where nothing was asked at that time, and nothing from a few days', () => {
     const summer = Array.from({ length: 8 }, (_, i) => at(150 + i * 7, 10 + i))
-    expect(findUsualPrice(summer, 330)).toBeCloseTo(Math.exp((Math.log(13) + Math.log(14)) / 2), 6)
-    expect(findUsualPrice(summer.slice(0, 4), 330)).toBeNull()
+    expect(usualOf(summer, 330)).toBeCloseTo(Math.exp((Math.log(13) + Math.log(14)) / 2), 6)
+    expect(usualOf(summer.slice(0, 4), 330)).toBeNull()
   })
 })

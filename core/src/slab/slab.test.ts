@@ -3,7 +3,8 @@ import { parseSlab } from '@tender-gill/contract/validators'
 import { describe, expect, it } from 'vitest'
 import { createFindSpecies } from '../brief/index.ts'
 import { addDays } from '../calendar/index.ts'
-import { applyMarket, createPriceBook } from '../market/index.ts'
+import { applyMarket } from '../market/index.ts'
+import { createPriceBook, readSeries } from '../prices/index.ts'
 import { buildBrief, buildOffer, buildSheet, TODAY } from '../testing/builders.ts'
 import { stepSlab } from './index.ts'
 
@@ -23,7 +24,7 @@ const standing = (typical: number) => ({ low: typical, typical, high: typical, w
 
 function lay(prices: readonly Price[], offers = [buildOffer('Piscis unus'), buildOffer('Piscis duo'), buildOffer('Piscis tres')]) {
   const findSpecies = createFindSpecies(offers)
-  const book = createPriceBook(prices, offers, TODAY, findSpecies)
+  const book = createPriceBook(readSeries(prices, TODAY), offers, TODAY, findSpecies)
   const dressed = applyMarket(offers, { prices: [...prices] }, { date: TODAY, waters: null, findSpecies })
   // A day's market knows no stock here; the offers bring their own.
   const stocked = dressed.map((offer, i) => ({ ...offer, stock: offers[i]?.stock ?? null }))

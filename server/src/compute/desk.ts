@@ -6,6 +6,7 @@ import { createDecisionRepository } from '../decisions/decisionRepository.ts'
 import { createKitchenRepository } from '../kitchens/kitchenRepository.ts'
 import { createLeaningsRepository } from '../leanings/leaningsRepository.ts'
 import { createPriceListRepository } from '../priceLists/priceListRepository.ts'
+import { createListedPrices } from '../priceSeries/listedPrices.ts'
 import { merchantMapping, priceMapping, rateMapping, seasonMapping, stockMapping } from '../records/mappings.ts'
 import { createRecordRepository } from '../records/recordRepository.ts'
 import { createServingRepository } from '../servings/servingRepository.ts'
@@ -25,7 +26,7 @@ export function createDesk(db: Database, now: () => Date) {
   const lists = createPriceListRepository(db, now)
   const absences = createAbsenceRepository(db, now)
   const books = createHouseBooks(db, createLeaningsRepository(db, now))
-  const readSheets = createKitchenSheets({ ...records, books, lists, kitchens, absences })
+  const readSheets = createKitchenSheets({ ...records, books, readListed: createListedPrices(db), kitchens, absences })
   return {
     ...records,
     now,

@@ -4,6 +4,7 @@ import { migrate } from 'drizzle-orm/node-postgres/migrator'
 import type { NodePgDatabase } from 'drizzle-orm/node-postgres'
 import type { PgDatabase } from 'drizzle-orm/pg-core'
 import pg from 'pg'
+import { createPriceSeriesRepository } from '../priceSeries/priceSeriesRepository.ts'
 import * as schema from './schema.ts'
 
 /** The database, or a transaction on it: whoever reads and writes need not know which. */
@@ -33,7 +34,8 @@ export function openDatabase({ url, onBrokenConnection, connections = 8 }: OpenO
   return { db: drizzle(pool, { schema, casing: 'snake_case' }), close: () => pool.end() }
 }
 
-/** Brings the tables up to date; running it again changes nothing. */
+/** Brings the tables up to date, and what follows from them; running it again changes nothing. */
 export async function migrateDatabase(db: OpenDatabase['db']): Promise<void> {
   await migrate(db, { migrationsFolder: process.env.TENDER_GILL_MIGRATIONS ?? MIGRATIONS('../../') })
+  await createPriceSeriesRepository(db).layMissing()
 }

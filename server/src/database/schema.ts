@@ -216,7 +216,6 @@ export const priceLists = pgTable(
     textHash: text().notNull(),
     /** SHA-256 of the text and of how it was read: the same list twice is one list. */
     contentHash: text().notNull(),
-    quotes: jsonb().$type<readonly Price[]>().notNull(),
     bad: jsonb().$type<readonly BadRow[]>().notNull(),
     open: jsonb().$type<readonly OpenName[]>().notNull(),
     quoteCount: integer().notNull(),
@@ -232,6 +231,67 @@ export const priceLists = pgTable(
     uniqueIndex('price_lists_content')
       .on(table.kitchenId, table.contentHash)
       .where(sql`${table.takenBackAt} is null`),
+  ],
+)
+
+/** Rows of merchants' lists, each in its place. */
+export const quotes = pgTable(
+  'quotes',
+  {
+    kitchenId: text().notNull(),
+    listId: text().notNull(),
+    line: integer().notNull(),
+    species: text().notNull(),
+    form: text().$type<Form>().notNull(),
+    origin: text().$type<Price['origin']>(),
+    state: text().$type<Price['state']>(),
+    part: text().$type<Price['part']>(),
+    grade: text(),
+    merchant: text(),
+    date: date({ mode: 'string' }).notNull(),
+    price: doublePrecision().notNull(),
+    currency: text().notNull(),
+    unit: text().$type<Price['unit']>().notNull(),
+    eachG: doublePrecision(),
+    minimumKg: doublePrecision(),
+    glaze: doublePrecision(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.kitchenId, table.listId, table.line] }),
+    foreignKey({ columns: [table.kitchenId, table.listId], foreignColumns: [priceLists.kitchenId, priceLists.id] }).onDelete('cascade'),
+    index('quotes_of_species').on(table.kitchenId, table.species, table.date),
+  ],
+)
+
+/**
+ * Quotes of lists that count, kept as the series that prices are estimated from: one row a kind of fish, a merchant and a quarter of a year.
+ * All of it follows from the quotes; it is kept so that years of lists need not be read again for one day.
+ */
+export const priceSeries = pgTable(
+  'price_series',
+  {
+    kitchenId: text().notNull(),
+    species: text().notNull(),
+    form: text().$type<Form>().notNull(),
+    /** Empty where the quotes leave it open. */
+    origin: text().$type<NonNullable<Price['origin']> | ''>().notNull(),
+    state: text().$type<NonNullable<Price['state']> | ''>().notNull(),
+    part: text().$type<NonNullable<Price['part']> | ''>().notNull(),
+    currency: text().notNull(),
+    merchant: text().notNull(),
+    /** Its first day. */
+    quarter: date({ mode: 'string' }).notNull(),
+    packed: bytea().notNull(),
+  },
+  (table) => [
+    primaryKey({
+      name: 'price_series_pk',
+      columns: [
+        ...([table.kitchenId, table.quarter, table.species, table.form, table.origin, table.state, table.part] as const),
+        ...([table.currency, table.merchant] as const),
+      ],
+    }),
+    foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
   ],
 )
 

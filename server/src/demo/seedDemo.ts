@@ -13,6 +13,7 @@ import {
   leanings,
   merchants,
   priceLists,
+  priceSeries,
   prices,
   rates,
   seasons,
@@ -92,6 +93,7 @@ export async function resetDemo(db: Database, now: Date): Promise<void> {
     await tx.delete(seasons).where(inArray(seasons.kitchenId, ids))
     await tx.delete(stocks).where(inArray(stocks.kitchenId, ids))
     await tx.delete(priceLists).where(inArray(priceLists.kitchenId, ids))
+    await tx.delete(priceSeries).where(inArray(priceSeries.kitchenId, ids))
     await tx.delete(merchants).where(inArray(merchants.kitchenId, ids))
     await tx.delete(rates).where(inArray(rates.kitchenId, ids))
     await tx.delete(settledNames).where(inArray(settledNames.kitchenId, ids))

@@ -5,7 +5,7 @@ import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
 import type { PriceList, PriceListDetail } from '@tender-gill/contract'
 import { createSimulator, TROUBLES, type Simulator } from '../../../simulator/src/createSimulator.ts'
 import { MERCHANTS, writeList } from '../../../simulator/src/writeList.ts'
-import { kitchens, priceLists } from '../database/schema.ts'
+import { kitchens, priceLists, priceSeries } from '../database/schema.ts'
 import { createPriceListRepository } from '../priceLists/priceListRepository.ts'
 import { NOW, startTestServer, type TestServer } from '../testing/testServer.ts'
 import { readFeedConfig } from './feedConfig.ts'
@@ -46,7 +46,12 @@ afterAll(async () => {
 const feeds = () => MERCHANTS.map(({ key }) => ({ key, url: `${address}/${key}/list`, stream: `${address}/stream` }))
 const takeAllBack = async () => {
   await server.db.update(priceLists).set({ takenBackAt: NOW }).where(isNull(priceLists.takenBackAt))
+  await server.db.delete(priceSeries)
   await server.db.update(kitchens).set({ version: sql`${kitchens.version} + 1` })
+}
+const must = <T>(value: T | undefined): T => {
+  if (value === undefined) throw new Error('not there')
+  return value
 }
 const listsOf = async (): Promise<readonly PriceList[]> => (await server.call('/api/price-lists')).body
 const detailOf = async (id: string): Promise<PriceListDetail> => (await server.call(`/api/price-lists/${id}`)).body
@@ -144,14 +149,16 @@ describe('a feed', () => {
       await reader.readNow()
     }
     const { db } = server
-    const ready = await createPriceListRepository(db, () => new Date(clock)).listReady('lantern-house', '2026-06-13')
-    expect(ready.length).toBeGreaterThan(90)
+    const repository = createPriceListRepository(db, () => new Date(clock))
+    const kept = await Promise.all((await repository.list('lantern-house')).map(({ id }) => repository.readDetail('lantern-house', id)))
+    expect(kept.length).toBeGreaterThan(90)
     const names = new Map(MERCHANTS.flatMap(({ name, key, wares }) => wares.map((ware) => [`${key}|${ware.species}|${ware.form}`, name])))
     const keyOf = new Map(MERCHANTS.map(({ name, key }) => [name, key]))
-    for (const { quotes, date } of ready) {
+    for (const detail of kept) {
+      const { quotes, list } = must(detail)
       const [first] = quotes
       expect(new Set(quotes.map(({ merchant }) => merchant)).size).toBe(1)
-      expect(days).toContain(date)
+      expect(days).toContain(list.date)
       for (const { species, form, price, merchant } of quotes) {
         expect(names.get(`${keyOf.get(merchant ?? '') ?? ''}|${species}|${form}`)).toBe(first?.merchant)
         expect(price).toBeGreaterThan(0)

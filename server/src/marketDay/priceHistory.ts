@@ -24,11 +24,10 @@ export function createPriceHistory(sheets: KitchenSheets, species: string, date:
   const from = addDays(date, -DAYS_SHOWN)
   const seriesOf = (offer: ResolvedOffer): PriceHistory['series'] =>
     offer.forms.flatMap(({ form }) => {
-      const quotes = book.quotesOf(offer, form)
+      const { quotes = [], currency = '' } = book.quotesOf(offer, form) ?? {}
       const estimate = book.estimateOn(offer, form, date)
-      const latest = quotes.at(-1)
-      const [price] = offer.prices.filter((one) => one.form === form)
-      if (!estimate || !latest || !price) return []
+            const [price] = offer.prices.filter((one) => one.form === form)
+      if (!estimate || quotes.length === 0 || !price) return []
       const shown = quotes.filter(({ day }) => toIsoDate(day) >= from)
       const start = shown[0] ? toIsoDate(shown[0].day) : date
       const steps = Array.from({ length: Math.floor(DAYS_SHOWN / STEP_DAYS) + 1 }, (_, i) => addDays(date, -i * STEP_DAYS)).filter(
@@ -36,16 +35,12 @@ export function createPriceHistory(sheets: KitchenSheets, species: string, date:
       )
       return [
         {
-          ...{ offerId: offer.id, offer: offer.label, form, currency: price.currency },
+          ...{ offerId: offer.id, offer: offer.label, form, currency },
           // The sheet's own estimate: the group of the fish is in it.
           now: { ...estimate, perKg: price.perKg },
           usualPerKg: book.usualOf(offer, form),
           portionCost: computePortionCost(offer, form, brief),
-          quotes: shown.map(({ quote, day, logPerKg }) => ({
-            date: toIsoDate(day),
-            perKg: Math.exp(logPerKg),
-            merchant: quote.merchant ?? null,
-          })),
+          quotes: shown.map(({ merchant, day, logPerKg }) => ({ date: toIsoDate(day), perKg: Math.exp(logPerKg), merchant })),
           days: steps.reverse().flatMap((day) => {
             const then = book.estimateOn(offer, form, day)
             return then ? [{ date: day, perKg: then.perKg }] : []

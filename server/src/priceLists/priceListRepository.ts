@@ -1,16 +1,12 @@
 import { createHash, randomUUID } from 'node:crypto'
 import stringify from 'json-stable-stringify'
-import { and, desc, eq, gte, inArray, isNotNull, isNull, ne, sql } from 'drizzle-orm'
-import type { ListReading, Price, PriceList, PriceListDetail, SettledName } from '@tender-gill/contract'
-import { addDays } from '@tender-gill/core'
+import { and, asc, desc, eq, inArray, isNotNull, isNull, ne, sql } from 'drizzle-orm'
+import type { ListReading, PriceList, PriceListDetail, SettledName } from '@tender-gill/contract'
 import type { Database } from '../database/openDatabase.ts'
-import { merchants, priceLists, settledNames } from '../database/schema.ts'
+import { merchants, priceLists, quotes, settledNames } from '../database/schema.ts'
+import { createPriceSeriesRepository } from '../priceSeries/priceSeriesRepository.ts'
+import { toPrice, writeQuotes } from './quoteRows.ts'
 import { foldListName, type ListOnDay, type ReadList } from './readPriceList.ts'
-
-/** Days of lists that count: quotes live a year, and a year ago must still be seen. */
-const DAYS_KEPT_READY = 800
-/** Lists whose rows are kept in memory, over all kitchens. */
-const MOST_READY = 6_000
 
 export interface ListToKeep {
   readonly merchantId: string
@@ -25,14 +21,6 @@ export interface ListReadAgain {
   readonly id: string
   readonly contentHash: string
   readonly read: ReadList
-}
-/** The rows of a list, under a hash that names exactly them. */
-export interface ReadyList {
-  readonly id: string
-  readonly contentHash: string
-  readonly merchantId: string
-  readonly date: string
-  readonly quotes: readonly Price[]
 }
 
 const columns = {
@@ -58,7 +46,8 @@ const hash = (...parts: readonly unknown[]): string =>
   createHash('sha256')
     .update(stringify(parts) ?? '')
     .digest('hex')
-const contentOf = (read: ReadList) => ({ reading: read.reading, quotes: read.quotes, bad: read.bad, open: read.open })
+const contentOf = (read: ReadList) => ({ reading: read.reading, bad: read.bad, open: read.open })
+const nameContent = (textHash: string, read: ReadList): string => hash(textHash, { ...contentOf(read), quotes: read.quotes })
 const counts = (read: ReadList) => ({ quoteCount: read.quotes.length, badCount: read.bad.length })
 
 /** No other list with the same rows counts by now. */
@@ -69,7 +58,7 @@ const notStandingTwice = sql`not exists (
 
 /** Merchants' lists: kept whole, taken back and put back, read again when a waiting name is settled. */
 export function createPriceListRepository(db: Database, now: () => Date) {
-  const ready = new Map<string, ReadyList>()
+  const series = createPriceSeriesRepository(db)
   const own = (kitchenId: string, id: string) => and(eq(priceLists.kitchenId, kitchenId), eq(priceLists.id, id))
   const from = (query: Database) =>
     query
@@ -104,41 +93,13 @@ export function createPriceListRepository(db: Database, now: () => Date) {
     readDetail: async (kitchenId: string, id: string): Promise<PriceListDetail | undefined> => {
       const list = await find(kitchenId, id)
       const [row] = await db.select().from(priceLists).where(own(kitchenId, id))
-      return list && row && { list, quotes: [...row.quotes], bad: [...row.bad], open: [...row.open] }
-    },
-    /** Rows of every list that counts; those that were read before are not read again. */
-    listReady: async (kitchenId: string, today: string): Promise<readonly ReadyList[]> => {
-      const since = addDays(today, -DAYS_KEPT_READY)
-      const standing = await db
-        .select({ id: priceLists.id, contentHash: priceLists.contentHash })
-        .from(priceLists)
-        .where(and(eq(priceLists.kitchenId, kitchenId), isNull(priceLists.takenBackAt), gte(priceLists.date, since)))
-        .orderBy(priceLists.date, priceLists.id)
-      const missing = standing.filter(({ id, contentHash }) => ready.get(`${kitchenId}|${id}`)?.contentHash !== contentHash)
-      if (ready.size + missing.length > MOST_READY) ready.clear()
-      const wanted = ready.size === 0 ? standing : missing
-      if (wanted.length > 0) {
-        const rows = await db
-          .select({
-            id: priceLists.id,
-            contentHash: priceLists.contentHash,
-            merchantId: priceLists.merchantId,
-            date: priceLists.date,
-            quotes: priceLists.quotes,
-          })
-          .from(priceLists)
-          .where(
-            and(
-              eq(priceLists.kitchenId, kitchenId),
-              inArray(
-                priceLists.id,
-                wanted.map(({ id }) => id),
-              ),
-            ),
-          )
-        for (const row of rows) ready.set(`${kitchenId}|${row.id}`, row)
-      }
-      return standing.flatMap(({ id }) => ready.get(`${kitchenId}|${id}`) ?? [])
+      if (!list || !row) return undefined
+      const told = await db
+        .select()
+        .from(quotes)
+        .where(and(eq(quotes.kitchenId, kitchenId), eq(quotes.listId, id)))
+        .orderBy(asc(quotes.line))
+      return { list, quotes: told.map(toPrice), bad: [...row.bad], open: [...row.open] }
     },
     rememberNames,
     /**
@@ -152,7 +113,7 @@ export function createPriceListRepository(db: Database, now: () => Date) {
     ): Promise<{ readonly list: PriceList; readonly same: boolean }> => {
       await rememberNames(kitchenId, names)
       const textHash = hash(merchantId, date, text)
-      const contentHash = hash(textHash, contentOf(read))
+      const contentHash = nameContent(textHash, read)
       const sameDay = await db
         .select({ id: priceLists.id, contentHash: priceLists.contentHash, textHash: priceLists.textHash, source: priceLists.source })
         .from(priceLists)
@@ -189,6 +150,13 @@ export function createPriceListRepository(db: Database, now: () => Date) {
         ...contentOf(read),
         ...counts(read),
       })
+      await writeQuotes(db, { kitchenId, listId: id, date }, read.quotes)
+      if (replaced.length > 0) await series.lay(kitchenId, [id, ...replaced.map((one) => one.id)])
+      else
+        await series.add(
+          kitchenId,
+          read.quotes.map((quote) => ({ date, ...quote })),
+        )
       const [row] = await from(db).where(own(kitchenId, id))
       if (!row) throw new Error('a list that was just kept is not there')
       return { list: toList(row), same: false }
@@ -210,19 +178,21 @@ export function createPriceListRepository(db: Database, now: () => Date) {
     },
     /** Takes a list back, or puts it back unless the same list stands again by now; undefined when there is no such list. */
     setStanding: async (kitchenId: string, id: string, standing: boolean): Promise<PriceList | undefined> => {
-      await db
+      const changed = await db
         .update(priceLists)
         .set({ takenBackAt: standing ? null : now() })
         .where(
           and(own(kitchenId, id), standing ? and(isNotNull(priceLists.takenBackAt), notStandingTwice) : isNull(priceLists.takenBackAt)),
         )
+        .returning({ id: priceLists.id })
+      if (changed.length > 0) await series.lay(kitchenId, [id])
       return find(kitchenId, id)
     },
     /** Lists on which some of these folded names wait, as they are to be read again. */
     listWaiting: async (
       kitchenId: string,
       asked: ReadonlySet<string>,
-    ): Promise<readonly (ListOnDay & Pick<ReadyList, 'id' | 'contentHash'>)[]> => {
+    ): Promise<readonly (ListOnDay & Pick<ListReadAgain, 'id' | 'contentHash'>)[]> => {
       const lists = await db
         .select({ list: priceLists, merchant: sql<string>`${merchants.merchant}->>'name'` })
         .from(priceLists)
@@ -234,14 +204,18 @@ export function createPriceListRepository(db: Database, now: () => Date) {
     },
     /** Puts a new reading in place of the one a list had; false when the list is no longer as it was read. */
     takeReading: async (kitchenId: string, { id, contentHash, read }: ListReadAgain): Promise<boolean> => {
-      const [row] = await db.select({ textHash: priceLists.textHash }).from(priceLists).where(own(kitchenId, id))
+      const [row] = await db.select({ textHash: priceLists.textHash, date: priceLists.date }).from(priceLists).where(own(kitchenId, id))
       if (!row) return false
       const changed = await db
         .update(priceLists)
-        .set({ ...contentOf(read), ...counts(read), contentHash: hash(row.textHash, contentOf(read)) })
+        .set({ ...contentOf(read), ...counts(read), contentHash: nameContent(row.textHash, read) })
         .where(and(own(kitchenId, id), eq(priceLists.contentHash, contentHash)))
         .returning({ id: priceLists.id })
-      return changed.length > 0
+      if (changed.length === 0) return false
+      await db.delete(quotes).where(and(eq(quotes.kitchenId, kitchenId), eq(quotes.listId, id)))
+      await writeQuotes(db, { kitchenId, listId: id, date: row.date }, read.quotes)
+      await series.lay(kitchenId, [id])
+      return true
     },
   }
   return repository

@@ -14,10 +14,10 @@ import type {
 import { createPriceBook, type PriceBook } from '@tender-gill/core'
 import type { HouseBooks, LeaningBook } from '../book/houseBook.ts'
 import type { KitchenRepository } from '../kitchens/kitchenRepository.ts'
-import type { PriceListRepository } from '../priceLists/priceListRepository.ts'
+import type { ListedPrices } from '../priceSeries/listedPrices.ts'
 import type { RecordRepository } from '../records/recordRepository.ts'
 import { createLeastRecent } from './leastRecent.ts'
-import { foldLayers, listLayers, nameSheet, readQuotes, type LaidOver } from './layers.ts'
+import { foldLayers, listLayers, nameSheet, readPrices, type LaidOver } from './layers.ts'
 
 /** The sheets of one kitchen at one moment. */
 export interface KitchenSheets {
@@ -37,7 +37,7 @@ interface SheetDeps {
   readonly books: HouseBooks
   readonly kitchens: Pick<KitchenRepository, 'find' | 'readVersion'>
   readonly prices: Pick<RecordRepository<PriceInput, PriceRecord>, 'list'>
-  readonly lists: Pick<PriceListRepository, 'listReady'>
+  readonly readListed: (kitchenId: string, today: string) => Promise<ListedPrices>
   readonly rates: Pick<RecordRepository<RateInput, RateRecord>, 'list'>
   readonly seasons: Pick<RecordRepository<SeasonInput, SeasonRecord>, 'list'>
   readonly stocks: Pick<RecordRepository<StockInput, StockRecord>, 'list'>
@@ -54,20 +54,28 @@ interface Standing {
   readonly over: LaidOver
 }
 
-const NOTHING: LaidOver = { prices: [], lists: [], rates: [], currency: '', seasons: [], stocks: [], absences: [] }
+const NOTHING: LaidOver = {
+  prices: [],
+  listed: { stamp: null, series: [] },
+  rates: [],
+  currency: '',
+  seasons: [],
+  stocks: [],
+  absences: [],
+}
 
 /**
  * Opens the sheets of a kitchen, as its absences stand or as they are given. What is laid over the book is read once for each version of
  * the kitchen, and each sheet is laid out once.
  */
-export function createKitchenSheets({ books, kitchens, prices, lists, rates, seasons, stocks, absences }: SheetDeps) {
+export function createKitchenSheets({ books, kitchens, prices, readListed, rates, seasons, stocks, absences }: SheetDeps) {
   const sheets = createLeastRecent<OfferSheet>(MOST_SHEETS)
   const standings = createLeastRecent<Promise<Standing>>(MOST_KITCHENS)
 
   const readOver = async (kitchenId: string, today: string): Promise<LaidOver> => {
     const [typed, listed, worth, kitchen, years, evidence, missing] = await Promise.all([
       prices.list(kitchenId),
-      lists.listReady(kitchenId, today),
+      readListed(kitchenId, today),
       rates.list(kitchenId),
       kitchens.find(kitchenId),
       seasons.list(kitchenId),
@@ -76,7 +84,7 @@ export function createKitchenSheets({ books, kitchens, prices, lists, rates, sea
     ])
     return {
       prices: typed.map(({ price }) => price),
-      lists: listed,
+      listed,
       rates: worth.map(({ rate }) => rate),
       currency: kitchen?.currency ?? '',
       seasons: years.map(({ season }) => season),
@@ -117,7 +125,7 @@ export function createKitchenSheets({ books, kitchens, prices, lists, rates, sea
       nameOn,
       sheetOn,
       findSheet: (date, snapshot) => sheets.find(keyOf(date, snapshot)) ?? (nameOn(date) === snapshot ? sheetOn(date) : undefined),
-      pricesOn: (date) => createPriceBook(readQuotes(over, date), book.offers, date, book.findSpecies),
+      pricesOn: (date) => createPriceBook(readPrices(over, date), book.offers, date, book.findSpecies),
       sheetOf: ({ date, market }) => {
         const day = date ?? today
         return market ? foldLayers(book, listLayers(book, NOTHING, day), day) : sheetOn(day)

@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto'
 import type { Absence, HouseLeanings, OfferSheet, Price, Rate, Season, Stock } from '@tender-gill/contract'
-import { applyMarket, convertQuotes, markAbsent } from '@tender-gill/core'
+import { applyPrices, convertSeries, markAbsent, readSeries, type PriceSeries } from '@tender-gill/core'
 import type { LeaningBook } from '../book/houseBook.ts'
+import type { ListedPrices } from '../priceSeries/listedPrices.ts'
 
 /** The name of contents: the first half of their SHA-256. */
 export const nameContents = (value: unknown): string => createHash('sha256').update(JSON.stringify(value)).digest('hex').slice(0, 32)
@@ -10,7 +11,7 @@ export const nameContents = (value: unknown): string => createHash('sha256').upd
 export interface LaidOver {
   /** Prices typed in by hand, and the merchants' lists; what each currency was worth in the kitchen's own. */
   readonly prices: readonly Price[]
-  readonly lists: readonly { readonly contentHash: string; readonly quotes: readonly Price[] }[]
+  readonly listed: ListedPrices
   readonly rates: readonly Rate[]
   readonly currency: string
   readonly seasons: readonly Season[]
@@ -34,20 +35,17 @@ const layLeanings = (leanings: HouseLeanings): Layer => ({
   lay: (sheet) => ({ ...sheet, leanings }),
 })
 
-/** Every quote the kitchen has, in its own currency where there is a rate. */
-export const readQuotes = ({ prices, lists, rates, currency }: LaidOver, date: string): readonly Price[] =>
-  convertQuotes([...prices, ...lists.flatMap(({ quotes }) => quotes)], rates, currency, date)
+/** Every price series the kitchen has, in its own currency where there is a rate. */
+export const readPrices = ({ prices, listed, rates, currency }: LaidOver, date: string): readonly PriceSeries[] =>
+  convertSeries([...readSeries(prices, date), ...listed.series], rates, currency)
 
-const layMarket = (book: LeaningBook, over: LaidOver, date: string): Layer => ({
+const layMarket = ({ findSpecies }: LeaningBook, over: LaidOver, date: string): Layer => ({
   name: 'market',
   stamp:
-    over.prices.length + over.lists.length > 0
-      ? nameContents([date, over.prices, over.lists.map(({ contentHash }) => contentHash), over.rates, over.currency])
+    over.prices.length > 0 || over.listed.stamp !== null
+      ? nameContents([date, over.prices, over.listed.stamp, over.rates, over.currency])
       : null,
-  lay: (sheet) => {
-    const prices = [...readQuotes(over, date)]
-    return { ...sheet, offers: [...applyMarket(sheet.offers, { prices }, { date, waters: null, findSpecies: book.findSpecies })] }
-  },
+  lay: (sheet) => ({ ...sheet, offers: [...applyPrices(sheet.offers, readPrices(over, date), { date, findSpecies })] }),
 })
 
 const laySeasons = (seasons: readonly Season[]): Layer => ({

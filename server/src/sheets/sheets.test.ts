@@ -1,6 +1,6 @@
 import { createOfferSheet } from '@tender-gill/catalogue'
 import { parseOfferSheet } from '@tender-gill/contract/validators'
-import { createFindSpecies } from '@tender-gill/core'
+import { createFindSpecies, readSeries } from '@tender-gill/core'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { startTestServer, type TestServer } from '../testing/testServer.ts'
 import { createLeastRecent } from './leastRecent.ts'
@@ -64,11 +64,19 @@ describe('a sheet', () => {
   const { offers, snapshot } = createOfferSheet('2026-06-13')
   const book = { snapshot, offers, sheets: [], findSpecies: createFindSpecies(offers), listSources: () => [], leanings: {} }
   const price = { species: 'Zeus faber', form: 'whole', price: 20, currency: 'EUR', unit: 'kg', date: '2026-06-13' } as const
-  const nothing: LaidOver = { prices: [], lists: [], rates: [], currency: 'EUR', seasons: [], stocks: [], absences: [] }
+  const nothing: LaidOver = {
+    prices: [],
+    listed: { stamp: null, series: [] },
+    rates: [],
+    currency: 'EUR',
+    seasons: [],
+    stocks: [],
+    absences: [],
+  }
   const absence = { species: 'Zeus faber', offerId: null, because: null, from: '2026-06-13', to: '2026-06-14' } as never
   const over: Record<string, Partial<LaidOver>> = {
     prices: { prices: [price] },
-    lists: { lists: [{ contentHash: 'a', quotes: [price] }] },
+    lists: { listed: { stamp: 'a', series: readSeries([price], '2026-06-13') } },
     seasons: { seasons: [{ species: 'Zeus faber', water: 'A', landings: Array.from({ length: 12 }, () => 1) }] },
     stocks: { stocks: [{ species: 'Zeus faber', gearScore: { value: 50 } }] },
     absences: { absences: [absence] },
