@@ -37,20 +37,23 @@ export { findEfficient, type Worth } from './efficient/index.ts'
 export { compareLineUps } from './decisions/index.ts'
 export { findYearOfDish, stepYearOfDish } from './year/index.ts'
 export {
-  bySeriesOrder,
   computePerKg,
   convertSeries,
   createPriceBook,
   estimatePrice,
-  findGroupMove,
+  gatherGroupMoves,
+  gatherSeries,
   type GroupMove,
   type PriceEstimate,
   mergeSeries,
   readSeries,
+  splitQuotes,
   type PriceBook,
   type PriceQuote,
   type PriceSeries,
   type QuoteKind,
+  type QuoteSource,
+  type SeriesDay,
   type SeriesQuote,
 } from './prices/index.ts'
 export { addDays, countDays, DAY_MS, isDay, toDayNumber, toIsoDate, weekdayOf } from './calendar/index.ts'

@@ -1,5 +1,5 @@
 /** The price estimate foretelling made-up markets, beside two simple rules: the last quote, and the mean of all. */
-import { estimatePrice, findGroupMove, type PriceQuote } from '@tender-gill/core'
+import { estimatePrice, gatherGroupMoves, type PriceQuote } from '@tender-gill/core'
 
 /** Mulberry32: a small seeded stream, enough for made-up markets. */
 function createRandom(seed: number) {
@@ -137,7 +137,9 @@ for (const regime of REGIMES) {
         const last = known.at(-1)
         if (!last) continue
         const estimate = estimatePrice(known, day, () =>
-          findGroupMove(others.map(({ quotes }) => quotes.filter((quote) => quote.day < day))),
+          gatherGroupMoves(
+            others.map(({ quotes }, i) => ({ member: String(i), days: [{ quotes: quotes.filter((quote) => quote.day < day) }] })),
+          )(),
         )
         if (!estimate) continue
         sums.ours += Math.abs(Math.log(estimate.perKg.typical) - logPerKg)

@@ -1,7 +1,7 @@
 import type { Range } from '@tender-gill/contract'
-import { ALONE_HALF_RANGE, followPrice, shrink, spreadOver } from './followPrice.ts'
+import { ALONE_HALF_RANGE, followPrice, MOST_DAYS_FOLLOWED, shrink, spreadOver } from './followPrice.ts'
 import { STILL_GROUP, type GroupMove } from './groupMove.ts'
-import { findMonthPattern, readPattern } from './monthPattern.ts'
+import { createPatternReader, findMonthPattern } from './monthPattern.ts'
 import { gatherDays, type PriceDay, type PriceQuote } from './priceDays.ts'
 
 /** Price of a kilogram on a day, and what it rests on. */
@@ -43,14 +43,15 @@ export function estimateFromDays(
   const own = shrink(recent)
   const group = own < OWN_IS_ENOUGH ? groupOf() : STILL_GROUP
   const pattern = findMonthPattern(days, group.pattern)
+  const patternOn = createPatternReader(pattern)
   const now = group.indexOn(day)
-  const moved = days.map((one) => ({
-    ...one,
-    logPerKg: one.logPerKg - readPattern(pattern, one.day) + (1 - own) * (now - group.indexOn(one.day)),
+  const moved = days.slice(-MOST_DAYS_FOLLOWED).map((one): PriceDay => ({
+    ...{ day: one.day, quotes: one.quotes, certain: one.certain },
+    logPerKg: one.logPerKg - patternOn(one.day) + (1 - own) * (now - group.indexOn(one.day)),
   }))
   const { level, halfRange, halfLifeDays, slips, lastTaken } = followPrice(moved)
   // A price asked on the very day is what is paid on it, unless it was set aside.
-  const typical = last.day === day && lastTaken ? last.logPerKg : level + readPattern(pattern, day)
+  const typical = last.day === day && lastTaken ? last.logPerKg : level + patternOn(day)
   const half = Math.min(2, Math.max(halfRange, days.length === 1 ? ALONE_HALF_RANGE : 0) * spreadOver(day - last.day))
   return {
     perKg: { low: Math.exp(typical - half), typical: Math.exp(typical), high: Math.exp(typical + half) },

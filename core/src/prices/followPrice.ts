@@ -126,7 +126,7 @@ function findHalfRange({ sorted }: Errors): number {
 /**
  * Days that are followed: what is older weighs less than a thousandth at the longest half-life, and its errors are long forgotten.
  */
-const MOST_DAYS_FOLLOWED = 400
+export const MOST_DAYS_FOLLOWED = 400
 
 /**
  * Follows a series of prices day by day: exponentially decaying weights, with the half-life under which each day was best foretold from the

@@ -4,15 +4,15 @@ import { toDayNumber, toIsoDate } from '../calendar/index.ts'
 import { QUOTE_LIFE_DAYS } from '../tables/constants.ts'
 import { estimateFromDays, type PriceEstimate } from './estimatePrice.ts'
 import { findUsualPrice } from './findUsualPrice.ts'
-import { findGroupMove, STILL_GROUP, type GroupMove } from './groupMove.ts'
-import { gatherDays, type PriceDay } from './priceDays.ts'
-import { bySeriesOrder, mergeSeries, type PriceSeries, type QuoteKind, type SeriesQuote } from './series.ts'
+import { gatherGroupMoves, type GroupMove } from './groupMove.ts'
+import type { PriceDay } from './priceDays.ts'
+import { mergeDays, mergeSeries, readDays, type PriceSeries, type QuoteKind, type SeriesDay } from './series.ts'
 
-/** Quotes that speak of an offer in a form, in the currency of the latest. */
+/** What was asked for an offer in a form, in the currency of the latest quote. */
 export interface OfferQuotes {
   readonly currency: string
-  /** Oldest first; of one day the cheapest last. */
-  readonly quotes: readonly SeriesQuote[]
+  /** Oldest first. */
+  readonly days: readonly SeriesDay[]
 }
 
 /** Prices of one day, and what each rests on. */
@@ -34,29 +34,22 @@ const speaksOf = ({ origin, state, part }: QuoteKind, offer: ResolvedOffer): boo
 /** Series up to a day: what was asked later is not known yet. Most end before it, and stay as they are. */
 function until(series: readonly PriceSeries[], today: number): readonly PriceSeries[] {
   return series.flatMap((one) => {
-    const last = one.quotes.at(-1)
-    if (!last) return []
-    if (last.day <= today) return [one]
-    const quotes = one.quotes.filter(({ day }) => day <= today)
-    return quotes.length > 0 ? [{ ...one, quotes }] : []
+    if ((one.days.at(-1)?.day ?? Infinity) <= today) return [one]
+    const days = one.days.filter(({ day }) => day <= today)
+    return days.length > 0 ? [{ ...one, days }] : []
   })
 }
 
-/** One series of several, in the currency of the latest quote. */
+/** One series of several, in the currency of the latest day; of two as late, in that of the first. */
 function join(spoken: readonly PriceSeries[]): OfferQuotes | undefined {
+  const lastDay = ({ days }: PriceSeries): number => days.at(-1)?.day ?? -Infinity
   const [first, ...others] = spoken
   if (!first) return undefined
-  if (others.length === 0) return first
-  const last = (series: PriceSeries): SeriesQuote | undefined => series.quotes.at(-1)
-  const latest = others.reduce((best, one) => {
-    const [a, b] = [last(best), last(one)]
-    return a && b && bySeriesOrder(b, a) > 0 ? one : best
-  }, first)
-  const same = spoken.filter(({ currency }) => currency === latest.currency)
-  return { currency: latest.currency, quotes: same.flatMap(({ quotes }) => quotes).sort(bySeriesOrder) }
+  const { currency } = others.reduce((best, one) => (lastDay(one) > lastDay(best) ? one : best), first)
+  return { currency, days: mergeDays(spoken.filter((one) => one.currency === currency).map(({ days }) => days)) }
 }
 
-/** Quotes of an offer in a form, gathered by day once however often they are asked for. */
+/** Quotes of an offer in a form, read once however often they are asked for. */
 interface Spoken {
   readonly key: string
   readonly of: OfferQuotes | undefined
@@ -81,20 +74,19 @@ export function createPriceBook(
   })
   const bySpecies = new Map<string, PriceSeries[]>()
   for (const one of mergeSeries(accepted)) bySpecies.set(one.species, [...(bySpecies.get(one.species) ?? []), one])
-  const families = new Map<string, Set<string>>()
-  for (const { family, species } of offers) {
-    if (!bySpecies.has(species)) continue
-    families.set(family, (families.get(family) ?? new Set()).add(species))
-  }
+  const familyOf = new Map(offers.map(({ species, family }) => [species, family]))
+  const members = (family: string) => [...bySpecies].filter(([species]) => familyOf.get(species) === family)
+  const moves = new Map<string, ReturnType<typeof gatherGroupMoves>>()
   const groups = new Map<string, GroupMove>()
   const groupOf = ({ family, species }: ResolvedOffer, currency: string): GroupMove => {
-    const key = `${species}|${currency}`
-    const ready = groups.get(key)
-    if (ready) return ready
-    const others = [...(families.get(family) ?? [])].filter((other) => other !== species)
+    const inCurrency = `${family}|${currency}`
     // Apart by what is sold, so that a dear form does not look like a dear day.
-    const apart = others.flatMap((other) => (bySpecies.get(other) ?? []).filter((one) => one.currency === currency))
-    const group = others.length === 0 ? STILL_GROUP : findGroupMove(apart.map(({ quotes }) => quotes))
+    const apart = () =>
+      members(family).flatMap(([member, own]) => own.flatMap((one) => (one.currency === currency ? [{ member, days: one.days }] : [])))
+    const moveWithout = moves.get(inCurrency) ?? gatherGroupMoves(apart())
+    moves.set(inCurrency, moveWithout)
+    const key = `${species}|${currency}`
+    const group = groups.get(key) ?? moveWithout(species)
     groups.set(key, group)
     return group
   }
@@ -107,7 +99,7 @@ export function createPriceBook(
     const ready = spoken.get(key)
     if (ready) return ready
     const of = join(speaking.flatMap((i) => own[i] ?? []))
-    const found = { key, of, days: gatherDays(of?.quotes ?? []) }
+    const found = { key, of, days: readDays(of?.days ?? []) }
     spoken.set(key, found)
     return found
   }
@@ -118,9 +110,11 @@ export function createPriceBook(
       if (!bySpecies.has(offer.species)) return []
       return offer.forms.flatMap(({ form }): readonly ResolvedPrice[] => {
         const { key, of, days } = findSpoken(offer, form)
-        const latest = of?.quotes.at(-1)
-        if (!of || !latest || today - latest.day > QUOTE_LIFE_DAYS) return []
+        const last = of?.days.at(-1)
+        const cheapest = last?.quotes[0]
+        if (!of || !cheapest || today - cheapest.day > QUOTE_LIFE_DAYS) return []
         const { currency } = of
+        const { id, merchant, glaze, dated } = cheapest.source
         if (!estimates.has(key))
           estimates.set(
             key,
@@ -130,8 +124,8 @@ export function createPriceBook(
         if (!estimate) return []
         return [
           {
-            ...{ form, perKg: estimate.perKg, currency, quotes: estimate.quotes, latestDate: latest.dated ? toIsoDate(latest.day) : null },
-            ...{ quoteId: latest.id, merchant: latest.merchant, glaze: latest.glaze },
+            ...{ form, perKg: estimate.perKg, currency, quotes: estimate.quotes, latestDate: dated ? toIsoDate(cheapest.day) : null },
+            ...{ quoteId: id, merchant, glaze },
           },
         ]
       })

@@ -18,7 +18,11 @@ export interface PriceDay {
 
 /** Middle of a list, the mean of the two middle ones where it is even. @throws RangeError for none */
 export function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b)
+  return values.length > 1 ? middleOf(Float64Array.from(values).sort()) : middleOf(values)
+}
+
+/** The same of values that are in order. @throws RangeError for none */
+export function middleOf(sorted: ArrayLike<number>): number {
   const upper = sorted[Math.floor(sorted.length / 2)]
   const lower = sorted[Math.floor((sorted.length - 1) / 2)]
   if (upper === undefined || lower === undefined) throw new RangeError('the median of nothing')

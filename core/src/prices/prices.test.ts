@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { computePerKg, estimatePrice, findGroupMove, findUsualPrice, type PriceEstimate, type PriceQuote } from './index.ts'
+import { computePerKg, estimatePrice, findUsualPrice, gatherGroupMoves, type PriceEstimate, type PriceQuote } from './index.ts'
 import { gatherDays } from './priceDays.ts'
 import { cases } from '../testing/cases.ts'
 
@@ -16,6 +16,8 @@ const must = (estimate: PriceEstimate | undefined): PriceEstimate => {
 }
 /** What is usual, from quotes. */
 const usualOf = (quotes: readonly PriceQuote[], day: number) => findUsualPrice(gatherDays(quotes), day)
+const groupOf = (series: readonly (readonly PriceQuote[])[]) =>
+  gatherGroupMoves(series.map((quotes, i) => ({ member: String(i), days: [{ quotes }] })))()
 const at = (day: number, perKg: number): PriceQuote => ({ day, logPerKg: Math.log(perKg) })
 const daily = (from: number, to: number, perKg: (day: number) => number) =>
   Array.from({ length: to - from }, (_, i) => at(from + i, perKg(from + i)))
@@ -109,7 +111,7 @@ describe('the estimate of a price', () => {
   })
 
   it('moves an old quote with the group, less the more it has of its own, and never without one', () => {
-    const risen = () => findGroupMove([daily(0, 60, (day) => (day < 30 ? 10 : 15)), daily(0, 60, (day) => (day < 30 ? 4 : 6))])
+    const risen = () => groupOf([daily(0, 60, (day) => (day < 30 ? 10 : 15)), daily(0, 60, (day) => (day < 30 ? 4 : 6))])
     const alone = must(estimatePrice([at(5, 20)], 60)).perKg.typical
     const moved = must(estimatePrice([at(5, 20)], 60, risen)).perKg.typical
     expect(alone).toBeCloseTo(20, 9)

@@ -5,7 +5,7 @@ import { createFindSpecies } from '../brief/index.ts'
 import { addDays } from '../calendar/index.ts'
 import { buildOffer } from '../testing/builders.ts'
 import { cases } from '../testing/cases.ts'
-import { computePerKg, convertSeries, createPriceBook, mergeSeries, readSeries } from './index.ts'
+import { computePerKg, convertSeries, createPriceBook, mergeSeries, readSeries, type PriceSeries } from './index.ts'
 
 const DAY = '2026-06-13'
 const priceArbitrary = fc.record<Price>(
@@ -26,6 +26,8 @@ const pricesArbitrary = fc.array(priceArbitrary, { maxLength: 40 })
 const shuffled = pricesArbitrary.chain((prices) =>
   fc.tuple(fc.constant(prices), fc.shuffledSubarray(prices, { minLength: prices.length, maxLength: prices.length })),
 )
+/** Quotes in all of them. */
+const count = (series: readonly PriceSeries[]): number => series.flatMap(({ days }) => days.flatMap(({ quotes }) => quotes)).length
 const offers = [buildOffer('Piscis unus'), buildOffer('Piscis duo')]
 const findSpecies = createFindSpecies(offers)
 
@@ -34,12 +36,14 @@ describe('series of quotes', () => {
     fc.assert(
       fc.property(pricesArbitrary, (prices) => {
         const series = readSeries(prices, DAY)
-        expect(series.reduce((sum, { quotes }) => sum + quotes.length, 0)).toBe(
-          prices.filter((price) => computePerKg(price) !== undefined).length,
-        )
-        expect(new Set(series.map(({ quotes: _, ...kind }) => JSON.stringify(kind))).size).toBe(series.length)
-        for (const { quotes } of series)
-          for (const [i, { day }] of quotes.entries()) expect(day).toBeGreaterThanOrEqual(quotes[i - 1]?.day ?? day)
+        expect(count(series)).toBe(prices.filter((price) => computePerKg(price) !== undefined).length)
+        expect(new Set(series.map(({ days: _, ...kind }) => JSON.stringify(kind))).size).toBe(series.length)
+        for (const { days } of series)
+          for (const [i, { day, quotes }] of days.entries()) {
+            expect(day).toBeGreaterThan(days[i - 1]?.day ?? -Infinity)
+            const logs = quotes.map(({ logPerKg }) => logPerKg)
+            expect(logs).toEqual([...logs].sort((a, b) => a - b))
+          }
       }),
       { seed: 311, numRuns: cases(200) },
     )
@@ -52,9 +56,9 @@ describe('series of quotes', () => {
         const sorted = (series: readonly object[]) => [...series].sort(byKind)
         const whole = sorted(readSeries(prices, DAY))
         const parts = mergeSeries([...readSeries(others.slice(0, cut), DAY), ...readSeries(others.slice(cut), DAY)])
-        // Quotes alike in day, price and name may stand in either order.
+        // Of two quotes alike in price and name either may stand.
         const told = (series: readonly object[]) =>
-          JSON.parse(JSON.stringify(series), (key, value: unknown) => (key === 'merchant' || key === 'glaze' ? undefined : value)) as object
+          JSON.parse(JSON.stringify(series), (key, value: unknown) => (key === 'source' ? undefined : value)) as object
         expect(told(sorted(parts))).toEqual(told(whole))
       }),
       { seed: 312, numRuns: cases(200) },
@@ -69,7 +73,10 @@ describe('series of quotes', () => {
     const quote = (date: string): Price => ({ species: 'Piscis unus', form: 'whole', price: 10, currency: 'GBP', unit: 'kg', date })
     const turned = convertSeries(readSeries([quote('2026-04-30'), quote('2026-05-31'), quote('2026-06-01')], DAY), rates, 'EUR')
     expect(
-      turned.map(({ currency, quotes }) => [currency, quotes.map(({ logPerKg }) => Math.round(100 * Math.exp(logPerKg)) / 100)]),
+      turned.map(({ currency, days }) => [
+        currency,
+        days.flatMap(({ quotes }) => quotes.map(({ logPerKg }) => Math.round(100 * Math.exp(logPerKg)) / 100)),
+      ]),
     ).toEqual([
       ['GBP', [10]],
       ['EUR', [11, 12]],
@@ -77,7 +84,6 @@ describe('series of quotes', () => {
     fc.assert(
       fc.property(pricesArbitrary, (prices) => {
         const series = readSeries(prices, DAY)
-        const count = (all: typeof series) => all.reduce((sum, { quotes }) => sum + quotes.length, 0)
         expect(count(convertSeries(series, rates, 'EUR'))).toBe(count(series))
       }),
       { seed: 313, numRuns: cases(100) },

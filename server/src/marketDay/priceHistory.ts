@@ -1,5 +1,5 @@
 import type { NormalisedBrief, PriceHistory, ResolvedOffer } from '@tender-gill/contract'
-import { addDays, computePortionCost, normaliseBrief, toIsoDate } from '@tender-gill/core'
+import { addDays, computePortionCost, normaliseBrief, toDayNumber, toIsoDate } from '@tender-gill/core'
 import type { KitchenSheets } from '../sheets/kitchenSheets.ts'
 
 /** Days shown, and how far apart the estimates stand. */
@@ -21,14 +21,15 @@ export function createPriceHistory(sheets: KitchenSheets, species: string, date:
   if (!first) return undefined
   const book = sheets.pricesOn(date)
   const brief = plainBrief(sheets, date)
-  const from = addDays(date, -DAYS_SHOWN)
+  const from = toDayNumber(date) - DAYS_SHOWN
   const seriesOf = (offer: ResolvedOffer): PriceHistory['series'] =>
     offer.forms.flatMap(({ form }) => {
-      const { quotes = [], currency = '' } = book.quotesOf(offer, form) ?? {}
+      const asked = book.quotesOf(offer, form)
       const estimate = book.estimateOn(offer, form, date)
-            const [price] = offer.prices.filter((one) => one.form === form)
-      if (!estimate || quotes.length === 0 || !price) return []
-      const shown = quotes.filter(({ day }) => toIsoDate(day) >= from)
+      const [price] = offer.prices.filter((one) => one.form === form)
+      if (!estimate || !asked || !price) return []
+      const { currency } = asked
+      const shown = asked.days.filter(({ day }) => day >= from).flatMap(({ quotes }) => quotes)
       const start = shown[0] ? toIsoDate(shown[0].day) : date
       const steps = Array.from({ length: Math.floor(DAYS_SHOWN / STEP_DAYS) + 1 }, (_, i) => addDays(date, -i * STEP_DAYS)).filter(
         (day) => day >= start,
@@ -40,7 +41,11 @@ export function createPriceHistory(sheets: KitchenSheets, species: string, date:
           now: { ...estimate, perKg: price.perKg },
           usualPerKg: book.usualOf(offer, form),
           portionCost: computePortionCost(offer, form, brief),
-          quotes: shown.map(({ merchant, day, logPerKg }) => ({ date: toIsoDate(day), perKg: Math.exp(logPerKg), merchant })),
+          quotes: shown.map(({ day, logPerKg, source }) => ({
+            date: toIsoDate(day),
+            perKg: Math.exp(logPerKg),
+            merchant: source.merchant,
+          })),
           days: steps.reverse().flatMap((day) => {
             const then = book.estimateOn(offer, form, day)
             return then ? [{ date: day, perKg: then.perKg }] : []

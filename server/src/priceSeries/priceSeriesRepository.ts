@@ -1,6 +1,6 @@
 import { and, eq, inArray, isNull, notExists, or, sql } from 'drizzle-orm'
 import type { Price } from '@tender-gill/contract'
-import { readSeries } from '@tender-gill/core'
+import { splitQuotes } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
 import { priceLists, priceSeries, quotes } from '../database/schema.ts'
 import { toPrice } from '../priceLists/quoteRows.ts'
@@ -25,7 +25,7 @@ function toChunks(kitchenId: string, prices: readonly Price[]): readonly Chunk[]
   }
   return [...apart.values()].flatMap((own) => {
     const { date = '', merchant = '' } = own[0] ?? {}
-    return readSeries(own, date).map(({ species, form, origin, state, part, currency, quotes: told }): Chunk => ({
+    return splitQuotes(own, date).map(({ kind: { species, form, origin, state, part, currency }, quotes: told }): Chunk => ({
       ...{ kitchenId, species, form, origin: origin ?? '', state: state ?? '', part: part ?? '', currency, merchant },
       ...{ quarter: quarterOf(date), packed: packQuotes(told) },
     }))
