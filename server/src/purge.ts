@@ -1,15 +1,17 @@
 import { and, eq, isNotNull, lt } from 'drizzle-orm'
 import { DAY_MS } from '@tender-gill/core'
 import { purgeCommands } from './commands/index.ts'
+import { createDecisionRepository } from './decisions/decisionRepository.ts'
 import type { Database } from './database/openDatabase.ts'
 import { priceLists } from './database/schema.ts'
 import { purgeRecords } from './records/keptRecords.ts'
 import { UNDO_DAYS } from './records/recordRepository.ts'
 
-/** Forgets what cannot be put back any more: records, lists of feeds whose place a later one took, keys of commands. */
+/** Forgets what cannot be put back any more: records, lists of feeds whose place a later one took, keys of commands, the offers behind old decisions. */
 export async function purge(db: Database, now: () => Date): Promise<void> {
   await purgeRecords(db, now)
   await purgeCommands({ db, now })
+  await createDecisionRepository(db, now).purgeSheets()
   await db
     .delete(priceLists)
     .where(

@@ -1,9 +1,13 @@
 import { randomUUID } from 'node:crypto'
-import { and, desc, eq, max } from 'drizzle-orm'
+import { and, desc, eq, max, sql } from 'drizzle-orm'
 import type { Brief, Choice, Decision, LineUp, NormalisedBrief, OfferSheet, PortionCost } from '@tender-gill/contract'
+import { DAY_MS } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
 import { blobs, decisions } from '../database/schema.ts'
 import { unpackContents, type PackedContents } from './contents.ts'
+
+/** Days for which a decision can be worked out again from the very offers it was made from: a year, and the season after it. */
+export const SHEET_DAYS = 400
 
 /** Everything an answer was worked out from. The sheet stands apart, since many decisions of a day share it. */
 export interface DecisionInputs {
@@ -49,13 +53,17 @@ const toDecision = ({ kitchenId: _kitchen, decidedAt, leader: _leader, portionCo
 
 /** Decisions of a kitchen: written once, read as they were; what they rest on is kept under the hash of its contents. */
 export function createDecisionRepository(db: Database, now: () => Date) {
-  const readBlob = async (kitchenId: string, hash: string): Promise<unknown> => {
+  const findBlob = async (kitchenId: string, hash: string): Promise<unknown> => {
     const [row] = await db
       .select({ text: blobs.body, packed: blobs.packed })
       .from(blobs)
       .where(and(eq(blobs.kitchenId, kitchenId), eq(blobs.hash, hash)))
-    if (!row) throw new Error(`contents ${hash} are missing`)
-    return unpackContents({ hash, ...row })
+    return row && unpackContents({ hash, ...row })
+  }
+  const readBlob = async (kitchenId: string, hash: string): Promise<unknown> => {
+    const contents = await findBlob(kitchenId, hash)
+    if (contents === undefined) throw new Error(`contents ${hash} are missing`)
+    return contents
   }
   return {
     list: async (kitchenId: string, servingId?: string): Promise<readonly Decision[]> => {
@@ -112,8 +120,19 @@ export function createDecisionRepository(db: Database, now: () => Date) {
     },
     readInputs: async (kitchenId: string, { inputsHash }: Decision): Promise<DecisionInputs> =>
       (await readBlob(kitchenId, inputsHash)) as DecisionInputs,
-    readSheet: async (kitchenId: string, { sheetHash }: DecisionInputs): Promise<OfferSheet> =>
-      (await readBlob(kitchenId, sheetHash)) as OfferSheet,
+    /** The offers a decision was made from; undefined once they were let go. */
+    findSheet: async (kitchenId: string, { sheetHash }: DecisionInputs): Promise<OfferSheet | undefined> =>
+      (await findBlob(kitchenId, sheetHash)) as OfferSheet | undefined,
+    /**
+     * Lets go of the offers behind decisions that are older than `SHEET_DAYS`: a sheet is a megabyte, and a kitchen makes some a day. What
+     * was decided, and the line-up behind it, stay.
+     */
+    purgeSheets: async (): Promise<void> => {
+      const since = new Date(now().getTime() - SHEET_DAYS * DAY_MS)
+      await db.execute(sql`delete from ${blobs} where (kitchen_id, hash) in (
+        select ${decisions.kitchenId}, ${decisions.sheetHash} from ${decisions} where ${decisions.sheetHash} is not null
+        group by 1, 2 having max(${decisions.decidedAt}) < ${since.toISOString()}::timestamptz)`)
+    },
     readOutput: async (kitchenId: string, { outputHash }: Decision): Promise<LineUp> => (await readBlob(kitchenId, outputHash)) as LineUp,
   }
 }

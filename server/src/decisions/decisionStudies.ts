@@ -4,7 +4,7 @@ import type { Study } from '../compute/study.ts'
 import { notFound, refuse } from '../http/errors.ts'
 import { unwrap } from '../http/parseInput.ts'
 import { packContents, type PackedContents } from './contents.ts'
-import type { DecisionInputs, PreparedDecision } from './decisionRepository.ts'
+import { SHEET_DAYS, type DecisionInputs, type PreparedDecision } from './decisionRepository.ts'
 
 /** A dish with the fish to take for it. */
 export interface Taking {
@@ -63,7 +63,8 @@ const rerunDecision: Study<{ readonly id: string }, DecisionRerun> = async (desk
   if (!decision) throw notFound('No such decision')
   const inputs = await desk.decisions.readInputs(kitchen.id, decision)
   const then = await desk.decisions.readOutput(kitchen.id, decision)
-  const sheet = await desk.decisions.readSheet(kitchen.id, inputs)
+  const sheet = await desk.decisions.findSheet(kitchen.id, inputs)
+  if (!sheet) throw notFound(`The offers behind a decision are kept for ${SHEET_DAYS} days. It can be read as it was, and not be run again`)
   // The dish as it is kept now; as it was decided when it has been taken away since.
   const brief = (await desk.servings.find(kitchen.id, decision.servingId))?.brief ?? inputs.brief
   const sheetNow = (await desk.openSheets(kitchen)).sheetOf(brief)

@@ -1,9 +1,11 @@
 import { parseDecisionDetail, parseDecisionRerun } from '@tender-gill/contract/validators'
 import { eq } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { blobs } from '../database/schema.ts'
-import { startTestServer, type TestServer } from '../testing/testServer.ts'
+import { DAY_MS } from '@tender-gill/core'
+import { blobs, decisions } from '../database/schema.ts'
+import { NOW, startTestServer, type TestServer } from '../testing/testServer.ts'
 import { packContents } from './contents.ts'
+import { createDecisionRepository, SHEET_DAYS } from './decisionRepository.ts'
 
 let server: TestServer
 let call: TestServer['call']
@@ -14,7 +16,8 @@ beforeAll(async () => {
 afterAll(() => server.close())
 
 const brief = { dish: 'Decided', method: 'stew', format: 'chunk', covers: 4, draws: 200, date: '2026-06-13' }
-const makeDish = async () => (await call('/api/servings', { method: 'POST', body: { brief } })).body.id as string
+const makeDish = async (date = brief.date) =>
+  (await call('/api/servings', { method: 'POST', body: { brief: { ...brief, date } } })).body.id as string
 const choose = (servingId: string, species = 'Lophius piscatorius', patch: object = {}) =>
   call('/api/decisions', {
     method: 'POST',
@@ -139,5 +142,46 @@ describe('decisions', () => {
     const { body: decision } = await choose(await makeDish())
     await server.db.update(blobs).set({ body: '{"forged":true}', packed: null }).where(eq(blobs.hash, decision.outputHash))
     expect((await call(`/api/decisions/${decision.id}`)).status).toBe(500)
+  })
+})
+
+describe('the offers behind decisions', () => {
+  const rerun = (id: string) => call(`/api/decisions/${id}/rerun`, { method: 'POST' })
+  const onDay = (days: number) => createDecisionRepository(server.db, () => new Date(NOW.getTime() + days * DAY_MS))
+  const sheets = async () => new Set((await server.db.select().from(decisions)).map(({ sheetHash }) => sheetHash)).size
+
+  it('are kept for 400 days and let go after that: the decision is read as it was, and says why it cannot be run again', async () => {
+    const servingId = await makeDish('2026-06-20')
+    const { body: made } = await choose(servingId)
+    const count = async () => (await server.db.select().from(blobs)).length
+    const before = await count()
+    await onDay(SHEET_DAYS - 0.1).purgeSheets()
+    expect(await count()).toBe(before)
+    expect((await rerun(made.id)).status).toBe(200)
+    const gone = await sheets()
+    expect(gone).toBeGreaterThan(0)
+    await onDay(SHEET_DAYS + 0.1).purgeSheets()
+    expect(await count()).toBe(before - gone)
+    expect((await call(`/api/decisions/${made.id}`)).body.output.ranked.length).toBeGreaterThan(0)
+    const again = await rerun(made.id)
+    expect([again.status, again.body.detail]).toEqual([404, expect.stringContaining('kept for 400 days')])
+  })
+
+  it('stay while one decision that is not so old rests on them too', async () => {
+    const servingId = await makeDish('2026-06-27')
+    const { body: first } = await choose(servingId)
+    const { body: second } = await choose(servingId, 'Conger conger', { form: 'steak' })
+    await server.db
+      .update(decisions)
+      .set({ decidedAt: new Date(NOW.getTime() - 500 * DAY_MS) })
+      .where(eq(decisions.id, first.id))
+    await onDay(0).purgeSheets()
+    expect((await rerun(first.id)).status).toBe(200)
+    await server.db
+      .update(decisions)
+      .set({ decidedAt: new Date(NOW.getTime() - 500 * DAY_MS) })
+      .where(eq(decisions.id, second.id))
+    await onDay(0).purgeSheets()
+    expect((await rerun(second.id)).status).toBe(404)
   })
 })

@@ -8,7 +8,7 @@ import { FORM_LABEL } from '@tender-gill/core'
 import dayjs from 'dayjs'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { useDecisionQuery, useDecisionsQuery, useLazyRerunDecisionQuery } from '../../api/api.ts'
+import { toProblemDetails, useDecisionQuery, useDecisionsQuery, useLazyRerunDecisionQuery } from '../../api/api.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
@@ -55,7 +55,7 @@ function Difference({ title, difference }: { readonly title: string; readonly di
 /** A decision as it was: who stood behind it, read and not worked out anew; and what running it again shows. */
 function Reopened({ id }: { readonly id: string }) {
   const { data } = useDecisionQuery(id)
-  const [rerun, { data: again, isLoading, isError }] = useLazyRerunDecisionQuery()
+  const [rerun, { data: again, isLoading, error }] = useLazyRerunDecisionQuery()
   if (!data) return <Waiting what="the decision" />
   const { output } = data
   return (
@@ -74,7 +74,7 @@ function Reopened({ id }: { readonly id: string }) {
       <Button variant="outlined" sx={{ justifySelf: 'start' }} onClick={() => void rerun(id)} disabled={isLoading}>
         Run it again
       </Button>
-      {isError && <Alert severity="error">It could not be run again. Try in a moment.</Alert>}
+      {error && <Alert severity="error">{toProblemDetails(error)?.detail ?? 'It could not be run again. Try in a moment.'}</Alert>}
       {again && (
         <>
           <Difference
