@@ -28,6 +28,13 @@ module.exports = {
       'views are made of parts, and not the other way round',
     ),
     forbid('csv-stands-alone', own('csv'), { path: own('contract|core|catalogue|names|server|web|cli|e2e|simulator') }),
+    forbid(
+      'words-know-contract-and-core',
+      own('words'),
+      { path: own('catalogue|names|csv|server|web|cli|e2e|simulator') },
+      'words stand above the engine and below its faces',
+    ),
+    forbid('engine-has-no-words', own('contract|core|catalogue|names|csv'), { path: own('words') }, 'facts apart from words'),
     forbid('names-know-contract-only', own('names'), { path: own('core|catalogue|server|web|cli|e2e|simulator') }),
     forbid(
       'simulator-stands-alone',

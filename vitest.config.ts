@@ -19,6 +19,7 @@ export default defineConfig({
         'catalogue/src/**/*.test.ts',
         'names/src/**/*.test.ts',
         'csv/src/**/*.test.ts',
+        'words/src/**/*.test.ts',
         'simulator/src/**/*.test.ts',
         'scripts/**/*.test.ts',
       ]),

@@ -4,6 +4,7 @@ import { createOfferSheet } from '@tender-gill/catalogue'
 import type { Brief, StandInsRequest } from '@tender-gill/contract'
 import { parseBrief, parseStandInsRequest } from '@tender-gill/contract/validators'
 import { createFindSpecies, findStandIns, rankLineUp } from '@tender-gill/core'
+import { createWords } from '@tender-gill/words'
 
 interface Case {
   readonly id: string
@@ -38,7 +39,7 @@ function orderOf({ id, kind, brief }: Case): Order {
   if (kind === 'line-up') {
     const parsed = parseBrief(brief)
     if (!parsed.ok) refuse(id, parsed.error)
-    const answer = rankLineUp(parsed.value as Brief, sheet, { today })
+    const answer = createWords().tell(rankLineUp(parsed.value as Brief, sheet, { today }))
     if (!answer.ok) refuse(id, answer.error)
     const { ranked, leftOut } = answer.value
     return {
@@ -54,7 +55,7 @@ function orderOf({ id, kind, brief }: Case): Order {
   }
   const parsed = parseStandInsRequest(brief)
   if (!parsed.ok) refuse(id, parsed.error)
-  const answer = findStandIns(parsed.value as StandInsRequest, sheet, { today })
+  const answer = createWords().tell(findStandIns(parsed.value as StandInsRequest, sheet, { today }))
   if (!answer.ok) refuse(id, answer.error)
   const { order, ladder, leftOut, tempting } = answer.value
   return {

@@ -1,5 +1,5 @@
 import { createOfferSheet, listSpecies } from '@tender-gill/catalogue/book'
-import type { OfferSheet, Problem, Result } from '@tender-gill/contract'
+import type { OfferSheet, Problem, Result, Untold } from '@tender-gill/contract'
 import { parseBrief, parseStandInsRequest } from '@tender-gill/contract/compiled'
 import {
   answerFishFirst,
@@ -11,16 +11,20 @@ import {
   mapSwaps,
   rankLineUp,
 } from '@tender-gill/core'
+import { createWords } from '@tender-gill/words'
 
 /** What a verb does with one JSON document. */
 export type Verb = (input: unknown) => Result<unknown, readonly Problem[]>
 
 /** A parser and what is done with what it lets through. */
 const verb =
-  <T>(parse: (input: unknown) => Result<T, readonly Problem[]>, run: (value: T) => Result<unknown, readonly Problem[]>): Verb =>
+  <T>(
+    parse: (input: unknown) => Result<T, readonly Problem[]>,
+    run: (value: T) => Result<unknown, readonly (Problem | Untold<Problem>)[]>,
+  ): Verb =>
   (input) => {
     const parsed = parse(input)
-    return parsed.ok ? run(parsed.value) : parsed
+    return parsed.ok ? (createWords().tell(run(parsed.value)) as Result<unknown, readonly Problem[]>) : parsed
   }
 
 /** Verbs that read a document, each made when it is asked for: the validators of the rest are not even loaded. @param today the calendar day for briefs that name none */

@@ -2,6 +2,7 @@ import { Type, type Static } from '@sinclair/typebox'
 import { Choice } from './records.ts'
 import { closed, IsoDate, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
 import { Rung } from './standIns.ts'
+import { SentenceText } from './facts.ts'
 
 /** Reasons for which a whole kitchen does without a fish. A diner's allergy and a size belong to one dish. */
 export const ABSENCE_REASONS = ['not-landed', 'looked-bad', 'too-dear', 'stock', 'unsafe'] as const
@@ -46,11 +47,11 @@ export const AbsenceDish = closed({
   taken: closed({ choice: Choice, common: Text(80), offer: Text(80), buyG: Type.Number() }),
   ladder: Type.Array(Rung, { maxItems: 4 }),
   /** Why there is no rung at all, in words. */
-  emptyBecause: nullable(Text(300)),
+  emptyBecause: nullable(SentenceText(300)),
   /** The rung assigned, counted from 0; null where none is left or the cook wants none yet. */
   move: nullable(Type.Integer({ minimum: 0, maximum: 3 })),
   /** Why it is not its nearest rung, in words. */
-  sentence: nullable(Text(300)),
+  sentence: nullable(SentenceText(300)),
 })
 export type AbsenceDish = Static<typeof AbsenceDish>
 

@@ -49,6 +49,7 @@ export {
   type QueryValue,
 } from './operations/index.ts'
 export { Changed, FileText, Health, ReadAgain, schemas, SheetName, SpeciesSource, type ShapeName, type Shapes } from './schemas.ts'
+export type { Fact, FactParam, Quantity, Sentence, Term, Untold } from './facts.ts'
 export { Problem, ProblemDetails, type Result } from './problems.ts'
 export {
   ServingInput,

@@ -15,6 +15,7 @@ import {
   ORIGINS,
   type AskKey,
 } from './vocabulary.ts'
+import { SentenceText } from './facts.ts'
 
 export type { AskInput }
 
@@ -28,7 +29,7 @@ export const NormalisedAsk = closed({
   pull: Type.Number({ minimum: 0, maximum: 5 }),
   must: nullable(Bound),
   because: Type.Array(oneOf(ASK_SOURCES)),
-  reason: Text(300),
+  reason: SentenceText(300),
 })
 export type NormalisedAsk = Static<typeof NormalisedAsk>
 export type NormalisedAsks = Partial<Record<AskKey, NormalisedAsk>>
@@ -75,15 +76,15 @@ export const NormalisedBrief = closed(
     allOffers: Type.Boolean(),
     draws: Type.Integer(),
     seed: Type.Integer(),
-    oddCut: nullable(Text(200)),
+    oddCut: nullable(SentenceText(200)),
   },
   { $id: 'NormalisedBrief' },
 )
 export type NormalisedBrief = Static<typeof NormalisedBrief>
 
-export const Caution = closed({ kind: Text(40), sentence: Text(600) })
+export const Caution = closed({ kind: Text(40), sentence: SentenceText(600) })
 export type Caution = Static<typeof Caution>
-export const PointsLost = closed({ trait: oneOf(ASK_KEYS), points: Type.Number(), sentence: Text(300) })
+export const PointsLost = closed({ trait: oneOf(ASK_KEYS), points: Type.Number(), sentence: SentenceText(300) })
 export type PointsLost = Static<typeof PointsLost>
 export const PortionCost = closed({ low: Type.Number(), typical: Type.Number(), high: Type.Number(), currency: Currency })
 export type PortionCost = Static<typeof PortionCost>
@@ -131,8 +132,8 @@ export const LeftOutFish = closed({
   offer: Text(80),
   gate: oneOf(GATES),
   gates: Type.Array(oneOf(GATES)),
-  sentence: Text(400),
-  opensIf: Type.Optional(Text(400)),
+  sentence: SentenceText(400),
+  opensIf: Type.Optional(SentenceText(400)),
   opens: Type.Optional(Type.Array(Opening)),
 })
 export type LeftOutFish = Static<typeof LeftOutFish>

@@ -4,6 +4,7 @@ import { StockStanding } from './market.ts'
 import { ResolvedSeason } from './offer.ts'
 import { closed, Currency, IsoDate, nullable, oneOf, Range, ScientificName, Text } from './schemaParts.ts'
 import { FORMS } from './vocabulary.ts'
+import { SentenceText } from './facts.ts'
 
 /** Until when to order from a merchant for its next delivery, or for one that still serves a day. */
 export const OrderDay = closed({ merchant: Text(80), delivery: IsoDate, orderBy: closed({ date: IsoDate, time: Text(5) }) })
@@ -31,7 +32,7 @@ export const SlabFish = closed({
   stock: nullable(StockStanding),
   /** 0..100; a weighted geometric mean of price against its month, condition and stock. */
   good: Type.Number(),
-  because: Type.Array(Text(120)),
+  because: Type.Array(SentenceText(120)),
   unknown: Type.Array(oneOf(['price', 'condition', 'stock'])),
   dishes: Type.Array(SlabDish),
   order: nullable(OrderDay),
@@ -74,7 +75,7 @@ export const DecisionAlert = closed(
     dish: Text(120),
     common: Text(80),
     kind: oneOf(ALERT_KINDS),
-    sentence: Text(300),
+    sentence: SentenceText(300),
     /** Who stands first now, where that is somebody else. */
     leaderNow: nullable(Text(80)),
   },

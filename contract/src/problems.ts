@@ -1,8 +1,9 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { closed } from './schemaParts.ts'
+import { SentenceText } from './facts.ts'
 
 /** One thing wrong with an input: where (JSON Pointer, RFC 6901) and what, in words. */
-export const Problem = closed({ path: Type.String(), message: Type.String() })
+export const Problem = closed({ path: Type.String(), message: SentenceText(1000) })
 export type Problem = Static<typeof Problem>
 
 /** RFC 9457 problem details with our own list of places. */

@@ -2,10 +2,11 @@ import { Type, type Static } from '@sinclair/typebox'
 import { AskStanding, Caution, LeftOutFish, NormalisedBrief, PortionCost } from './lineUp.ts'
 import { closed, Fraction, nullable, oneOf, Range, ScientificName, Text } from './schemaParts.ts'
 import { CAUSE_KINDS, CHANGE_KINDS, FORMS, MISSING_REASONS, TEXTURE_KEYS, type TextureKey } from './vocabulary.ts'
+import { SentenceText } from './facts.ts'
 
 export const Change = closed({
   kind: oneOf(CHANGE_KINDS),
-  sentence: Text(300),
+  sentence: SentenceText(300),
   delta: nullable(Type.Number()),
   unit: nullable(Text(20)),
 })
@@ -47,7 +48,7 @@ export const Rung = closed({
 })
 export type Rung = Static<typeof Rung>
 
-export const Tempting = closed({ species: ScientificName, common: Text(80), offerId: Text(120), sentence: Text(400) })
+export const Tempting = closed({ species: ScientificName, common: Text(80), offerId: Text(120), sentence: SentenceText(400) })
 export type Tempting = Static<typeof Tempting>
 
 const textureRanges = Object.fromEntries(TEXTURE_KEYS.map((key) => [key, Type.Optional(nullable(Range))]))
@@ -73,8 +74,8 @@ export const StandIns = closed(
     missing: MissingFish,
     because: nullable(oneOf(MISSING_REASONS)),
     ladder: Type.Array(Rung, { maxItems: 4 }),
-    emptyBecause: nullable(Text(300)),
-    dropped: Type.Array(Text(300), { description: 'Conditions that could not be checked, in words.' }),
+    emptyBecause: nullable(SentenceText(300)),
+    dropped: Type.Array(SentenceText(300), { description: 'Conditions that could not be checked, in words.' }),
     atLeastOne: Fraction,
     expectedStandIn: Type.Number({
       minimum: 0,
@@ -107,7 +108,7 @@ export const SwapFish = closed({
   offerId: Text(120),
   offer: Text(80),
   fit: Type.Number({ minimum: 0, maximum: 100 }),
-  sentence: nullable(Text(400)),
+  sentence: nullable(SentenceText(400)),
   neighbours: Type.Array(SwapLink),
 })
 export type SwapFish = Static<typeof SwapFish>

@@ -3,6 +3,7 @@ import { Brief } from './brief.ts'
 import { Caution, Opening, PointsLost, PortionCost } from './lineUp.ts'
 import { closed, Currency, IsoDate, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
 import { FORMATS, FORMS, GATES, METHODS, ORIGINS, PARTS, PRICE_UNITS, STATES, TURNING_KINDS } from './vocabulary.ts'
+import { SentenceText } from './facts.ts'
 
 /** A brief, and the fish that should win; left out, the question is what dethrones the leader. */
 export const TurningRequest = closed({ ...Brief.properties, winner: Type.Optional(ScientificName) }, { $id: 'TurningRequest' })
@@ -18,7 +19,7 @@ export const TurningPoint = closed({
   from: nullable(Type.Number({ description: 'Where it begins, in the unit of the thing changed; null where there is no number.' })),
   to: nullable(Type.Number({ description: 'Where first place passes.' })),
   opens: Type.Array(Opening, { description: 'The change written into the brief, a hair beyond; empty for prices.' }),
-  sentence: Text(400),
+  sentence: SentenceText(400),
 })
 export type TurningPoint = Static<typeof TurningPoint>
 
@@ -44,7 +45,7 @@ export type PotRequest = Static<typeof PotRequest>
 export const PotPlace = closed({
   role: Text(60),
   /** In plain words, what it gives the pot. */
-  why: Text(200),
+  why: SentenceText(200),
   species: ScientificName,
   common: Text(80),
   offerId: Text(120),
@@ -70,7 +71,7 @@ export const PotPlan = closed(
   {
     pots: Type.Array(Pot, { description: 'Best first.' }),
     considered: Type.Integer({ description: 'Fish that pass the gates of the dish.' }),
-    emptyBecause: nullable(Text(300)),
+    emptyBecause: nullable(SentenceText(300)),
   },
   { $id: 'PotPlan' },
 )
@@ -115,7 +116,7 @@ export const SeenRow = closed({
   of: Type.Integer({ minimum: 0 }),
   pointsLost: Type.Array(PointsLost),
   gate: nullable(oneOf(GATES)),
-  sentence: Text(400),
+  sentence: SentenceText(400),
   cautions: Type.Array(Caution),
   portionCost: nullable(PortionCost),
   buyG: Type.Number({ minimum: 0, description: 'What the dish needs in this form, g.' }),
@@ -137,12 +138,12 @@ export type DishForSeen = Static<typeof DishForSeen>
 
 export const MethodForSeen = closed({
   method: oneOf(METHODS),
-  label: Text(60),
+  label: SentenceText(60),
   format: oneOf(FORMATS),
   seen: Type.Integer({ minimum: 0 }),
   common: Text(80),
   fit: nullable(Type.Number({ minimum: 0, maximum: 100 })),
-  sentence: Text(400),
+  sentence: SentenceText(400),
 })
 export type MethodForSeen = Static<typeof MethodForSeen>
 

@@ -1,21 +1,10 @@
+export { FACT_PARAMS, type FactCode } from './facts/index.ts'
+export { band, bound, celsius, days, figure, length, mass, minutes, money, phrase, say, share, term, trait } from './facts/index.ts'
 export { markAbsent, planAbsence, stepAbsencePlan } from './absences/index.ts'
 export { computePortionCost, computeWeightToBuyG, countPortions, planAmount, type Amount, type Yields } from './amounts/index.ts'
 export { computeDesirability, fromAxis, toAxis } from './axes/index.ts'
 export { createFindSpecies, normaliseBrief, type FindSpecies } from './brief/index.ts'
 export { computeDaysLeft, computeIceDays, computeSpoilageRate } from './cold/index.ts'
-export {
-  ASK_LABEL,
-  DIFFERENCE_WORDS,
-  FORM_LABEL,
-  GATE_LABEL,
-  describeDay,
-  nameMonth,
-  describeBand,
-  describeBound,
-  describeGrams,
-  describeStep,
-  describeValue,
-} from './describe/index.ts'
 export { stepCoverCard, writeCoverCard } from './coverCard/index.ts'
 export { simulateRanks, type Entrant } from './draws/index.ts'
 export { answerFishFirst } from './fishFirst/index.ts'
@@ -27,7 +16,6 @@ export { findCautions, findRawRefusal, hasVulnerable, isServedRaw, listSafetyNot
 export { isOver, listComing, pickPerDish, type DatedServing, type KeptDish, type KeptDishes } from './kept/index.ts'
 export { findStandIns, mapSwaps } from './standIns/index.ts'
 export { AXES, DEFAULT_PORTION_G, ENGINE_VERSION, FORMS_FOR } from './tables/constants.ts'
-export { FORMAT_LABEL } from './tables/formats.ts'
 export { METHOD_TABLE, createPlainBrief, gridCell, usualFormats } from './tables/methods.ts'
 export { computeFilletDepthMm, findForms, readTrait, type Candidate } from './traits/index.ts'
 export { findRelatives, type KinDifference, type Relative } from './relatives/index.ts'

@@ -122,12 +122,20 @@ export async function buildAll({ web = true } = {}) {
     'server/scripts',
     'names/src',
     'csv/src',
+    'words/src',
     'demo',
     'core/src',
     'contract/src',
     'catalogue/dist/book.json',
   ])
-  await buildIfStale('cli', 'cli/dist/tender-gill.js', ['cli/src', 'cli/scripts', 'core/src', 'contract/src', 'catalogue/dist/book.json'])
+  await buildIfStale('cli', 'cli/dist/tender-gill.js', [
+    'cli/src',
+    'cli/scripts',
+    'words/src',
+    'core/src',
+    'contract/src',
+    'catalogue/dist/book.json',
+  ])
   if (web)
     await buildIfStale('web', 'web/dist/index.html', [
       'web/src',

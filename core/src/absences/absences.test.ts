@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest'
 import { rankLineUp } from '../lineUp/index.ts'
 import { findStandIns } from '../standIns/index.ts'
 import { cases } from '../testing/cases.ts'
-import { TODAY, buildBrief, must } from '../testing/builders.ts'
+import { TODAY, buildBrief, mustTell as must } from '../testing/builders.ts'
 import { assignRungs, markAbsent, planAbsence, type RungOption } from './index.ts'
 import type { KeptDish } from '../kept/index.ts'
 

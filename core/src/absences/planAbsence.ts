@@ -1,16 +1,5 @@
-import type {
-  AbsenceDish,
-  AbsencePlan,
-  AbsencePlanRequest,
-  Choice,
-  OfferSheet,
-  Problem,
-  Result,
-  Rung,
-  StandIns,
-  Supply,
-  SupplyUse,
-} from '@tender-gill/contract'
+import type { Fact, AbsencePlanRequest, Choice, OfferSheet, Result, Supply, SupplyUse } from '@tender-gill/contract'
+import { mass, say, type AbsenceDish, type AbsencePlan, type Problem, type Rung, type StandIns } from '../facts/index.ts'
 import { findLeader, isServedIn, type KeptDish, type KeptDishes } from '../kept/index.ts'
 import { createBoard } from '../lineUp/index.ts'
 import { findStandIns } from '../standIns/index.ts'
@@ -69,13 +58,13 @@ function explainMove(
   const nearest = standIns.ladder[0]
   if (!nearest || move === 0) return null
   const hold = held.get(kept.id)
-  if (hold === null) return 'You hold it back: no fish is taken for it yet.'
-  if (hold !== undefined && move !== null) return 'As you hold it.'
+  if (hold === null) return say('absence.held-back')
+  if (hold !== undefined && move !== null) return say('absence.held')
   const use = taken.find(({ species }) => species === nearest.species)
   const others = use?.dishes.filter((name) => name !== kept.brief.dish) ?? []
-  const short = `There are only ${use?.kg ?? 0} kg of ${nearest.common}`
-  if (move === null) return `${short}, and nothing else on its ladder is left.`
-  return others.length > 0 ? `${short}: ${others.join(' and ')} would lose more without it.` : `${short}: too little for this dish.`
+  const short = { weight: mass((use?.kg ?? 0) * 1000), fish: nearest.common }
+  if (move === null) return say('absence.short.nothing-left', short)
+  return others.length > 0 ? say('absence.short.others-lose', { ...short, dishes: others }) : say('absence.short', short)
 }
 
 const toKg = (grams: number): number => Math.round(grams / 10) / 100
@@ -105,7 +94,7 @@ function listSupplies(affected: readonly Affected[], taken: readonly (number | n
   return [...uses.values()].sort((a, b) => b.wantedBy.length - a.wantedBy.length || (a.species < b.species ? -1 : 1))
 }
 
-function describeDish(affected: Affected, move: number | null, sentence: string | null): AbsenceDish {
+function describeDish(affected: Affected, move: number | null, sentence: Fact | null): AbsenceDish {
   const { kept, choice, standIns } = affected
   const { missing } = standIns
   return {
@@ -130,7 +119,7 @@ function checkRequest(
   const findSpecies = createFindSpecies(sheet.offers)
   const problems: Problem[] = []
   const check = (name: string | null, path: string) => {
-    if (name !== null && findSpecies(name) === undefined) problems.push({ path, message: `no fish named "${name}" in the book` })
+    if (name !== null && findSpecies(name) === undefined) problems.push({ path, message: say('problem.no-fish', { name }) })
   }
   check(species, '/species')
   if (
@@ -138,8 +127,8 @@ function checkRequest(
     problems.length === 0 &&
     !sheet.offers.some((offer) => offer.id === offerId && offer.species === findSpecies(species))
   )
-    problems.push({ path: '/offerId', message: `no offer "${offerId}" of ${species}` })
-  if (to < from) problems.push({ path: '/to', message: 'must not be before the first day' })
+    problems.push({ path: '/offerId', message: say('problem.no-offer', { offer: offerId, species }) })
+  if (to < from) problems.push({ path: '/to', message: say('problem.before-first-day') })
   supplies.forEach((supply, i) => check(supply.species, `/supplies/${i}/species`))
   holds.forEach((hold, i) => check(hold.species, `/holds/${i}/species`))
   return problems

@@ -1,10 +1,12 @@
-import type { Brief, DecisionAlert, OfferSheet, Price } from '@tender-gill/contract'
+import type { Brief, OfferSheet, Price } from '@tender-gill/contract'
+import type { DecisionAlert } from '../facts/index.ts'
 import { describe, expect, it } from 'vitest'
 import { createFindSpecies } from '../brief/index.ts'
 import { rankLineUp } from '../lineUp/index.ts'
 import { applyMarket } from '../market/index.ts'
 import { buildBrief, buildOffer, buildSheet, TODAY } from '../testing/builders.ts'
 import { stepAlerts } from './index.ts'
+import { told } from '../testing/told.ts'
 
 const OFFERS = [buildOffer('Piscis unus'), buildOffer('Piscis duo', { flesh: { cohesion: 4, tolerance: 5 }, common: 'Other' })]
 const quote = (species: string, price: number): Price => ({
@@ -55,7 +57,7 @@ describe('what happened to a decision', () => {
     expect(alertsOf(priced(40, 14))[0]?.kind).toBe('over-budget')
     const lost = alertsOf(priced(48, 8), { then: priced(24, 26), brief: { ...BRIEF, budget: { perPortion: 4, currency: 'EUR' } } })
     expect(lost[0]).toMatchObject({ kind: 'lost-lead', leaderNow: 'Other' })
-    expect(lost[0]?.sentence).toContain('a portion when it was taken')
+    expect(told(lost)[0]?.sentence).toContain('a portion when it was taken')
   })
 
   it('is that it is closed, below the floor, or missing, before anything about money', () => {

@@ -1,6 +1,6 @@
-import type { AlertKind, Choice, DecisionAlert, Gate, PortionCost } from '@tender-gill/contract'
+import type { AlertKind, Choice, Fact, Gate, PortionCost } from '@tender-gill/contract'
+import { money, say, term, type DecisionAlert } from '../facts/index.ts'
 import { computePortionCost } from '../amounts/index.ts'
-import { GATE_LABEL } from '../describe/index.ts'
 import { findLeader, type KeptDish, type KeptDishes } from '../kept/index.ts'
 import { createBoard, type Board, type Entry } from '../lineUp/index.ts'
 
@@ -23,11 +23,9 @@ const KIND_OF_GATE: Partial<Record<Gate, AlertKind>> = {
   budget: 'over-budget',
 }
 
-const money = (amount: number, currency: string): string => `${amount.toFixed(2)} ${currency}`
-
 interface Happened {
   readonly kind: AlertKind
-  readonly sentence: string
+  readonly sentence: Fact
 }
 
 function findHappened(entry: Entry, common: string, { choice, then }: DecidedDish, board: Board): Happened | null {
@@ -35,23 +33,29 @@ function findHappened(entry: Entry, common: string, { choice, then }: DecidedDis
   if (gate)
     return {
       kind: KIND_OF_GATE[gate] ?? 'closed',
-      sentence: `${common} cannot be taken for this day any more: ${GATE_LABEL[gate].toLowerCase()}.`,
+      sentence: say('alert.closed', { fish: common, gate: term('gate', gate) }),
     }
   const cost = computePortionCost(entry.candidate.offer, entry.candidate.form, board.brief)
   const was = then.portionCost
   const { budget } = board.brief
   const same = cost && was && cost.currency === was.currency
-  const rise = same ? `${money(was.typical, was.currency)} a portion when it was taken, ${money(cost.typical, cost.currency)} now` : ''
-  if (same && budget && was.typical <= budget.perPortion && cost.typical > budget.perPortion)
-    return { kind: 'over-budget', sentence: `${common} went past the budget of ${money(budget.perPortion, budget.currency)}: ${rise}.` }
+  const rise = same && say('alert.rise', { was: money(was.typical, was.currency), now: money(cost.typical, cost.currency) })
+  if (rise && budget && was.typical <= budget.perPortion && cost.typical > budget.perPortion)
+    return {
+      kind: 'over-budget',
+      sentence: say('alert.over-budget', { fish: common, budget: money(budget.perPortion, budget.currency), rise }),
+    }
   const leader = findLeader(board)?.candidate.offer
   const ledThen = then.leader === choice.species
   if (ledThen && leader && leader.species !== choice.species)
     return {
       kind: 'lost-lead',
-      sentence: `${common} stood first when it was taken; ${leader.common} does now${same && Math.abs(cost.typical / was.typical - 1) > 0.03 ? ` (${rise})` : ''}.`,
+      sentence:
+        rise && Math.abs(cost.typical / was.typical - 1) > 0.03
+          ? say('alert.lost-lead.dearer', { fish: common, leader: leader.common, rise })
+          : say('alert.lost-lead', { fish: common, leader: leader.common }),
     }
-  if (same && cost.typical > was.typical * DEARER) return { kind: 'dearer', sentence: `${common} grew dearer: ${rise}.` }
+  if (rise && cost.typical > was.typical * DEARER) return { kind: 'dearer', sentence: say('alert.dearer', { fish: common, rise }) }
   return null
 }
 

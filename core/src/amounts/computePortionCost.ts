@@ -1,4 +1,5 @@
-import type { Form, NormalisedBrief, PortionCost, Range, ResolvedOffer, ResolvedPrice } from '@tender-gill/contract'
+import type { Form, PortionCost, Range, ResolvedOffer, ResolvedPrice } from '@tender-gill/contract'
+import type { NormalisedBrief } from '../facts/index.ts'
 import { TRIM_WORTH_MOST } from '../tables/constants.ts'
 import { computePortionToBuyG } from './computeWeightToBuy.ts'
 import { computeUsableTrimShare } from './yields.ts'

@@ -1,4 +1,5 @@
-import type { Form, NormalisedBrief, Range, ResolvedOffer } from '@tender-gill/contract'
+import type { Form, Range, ResolvedOffer } from '@tender-gill/contract'
+import type { NormalisedBrief } from '../facts/index.ts'
 import { CHILD_PORTION } from '../tables/constants.ts'
 import { computeYields, type Yields } from './yields.ts'
 

@@ -1,4 +1,5 @@
-import type { Form, Format, NormalisedBrief, Range, ResolvedOffer } from '@tender-gill/contract'
+import type { Form, Format, Range, ResolvedOffer } from '@tender-gill/contract'
+import type { NormalisedBrief } from '../facts/index.ts'
 import { COOKING_YIELD_SPREAD, GUTTED_SHARE, THAW_YIELD, TRIM_YIELD, WHOLE_EATEN } from '../tables/constants.ts'
 import { METHOD_TABLE } from '../tables/methods.ts'
 

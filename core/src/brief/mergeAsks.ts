@@ -1,16 +1,17 @@
-import type { AskInput, AskKey, AskSource, BandKey, Brief, HouseLeanings, NormalisedAsk, NormalisedAsks } from '@tender-gill/contract'
+import type { AskInput, AskKey, AskSource, BandKey, Brief, HouseLeanings, Fact } from '@tender-gill/contract'
+import { phrase, type NormalisedAsk, type NormalisedAsks } from '../facts/index.ts'
 import { DEFAULT_ASK_PULL, STOCK } from '../tables/constants.ts'
 import { FORMAT_ASKS, WITHOUT_DEPTH } from '../tables/formats.ts'
 import { METHOD_TABLE, type DefaultAsk, type DefaultAsks } from '../tables/methods.ts'
 import type { AskModifier } from './findModifiers.ts'
 
 type Colour = NonNullable<DefaultAsks['colour']>
-const blank = (reason: string): NormalisedAsk => ({ from: null, to: null, pull: 0, must: null, because: [], reason })
+const blank = (reason: Fact): NormalisedAsk => ({ from: null, to: null, pull: 0, must: null, because: [], reason })
 const with_ = (ask: NormalisedAsk, source: AskSource): AskSource[] =>
   ask.because.includes(source) ? ask.because : [...ask.because, source]
 
 function fromDefault(base: NormalisedAsk | undefined, patch: Partial<DefaultAsk>, source: AskSource): NormalisedAsk {
-  const ask = base ?? blank(patch.why ?? 'asked by the cut')
+  const ask = base ?? blank(phrase(patch.why ?? 'asked by the cut'))
   return {
     ...ask,
     from: patch.from ?? (base ? ask.from : null),
@@ -18,7 +19,7 @@ function fromDefault(base: NormalisedAsk | undefined, patch: Partial<DefaultAsk>
     pull: patch.pull ?? ask.pull,
     must: patch.must ? { from: patch.must.from ?? null, to: patch.must.to ?? null } : ask.must,
     because: with_(ask, source),
-    reason: patch.why ?? ask.reason,
+    reason: patch.why === undefined ? ask.reason : phrase(patch.why),
   }
 }
 
@@ -28,7 +29,7 @@ function methodAsks(brief: Brief): NormalisedAsks {
   for (const [key, ask] of Object.entries(asks) as [AskKey, DefaultAsk | Colour][]) {
     merged[key] =
       'wanted' in ask
-        ? { ...blank(ask.why), wanted: [...ask.wanted], pull: ask.pull, because: ['method'] }
+        ? { ...blank(phrase(ask.why)), wanted: [...ask.wanted], pull: ask.pull, because: ['method'] }
         : fromDefault(undefined, ask, 'method')
   }
   return merged
@@ -75,7 +76,7 @@ function narrow(base: NormalisedAsk | undefined, modifier: AskModifier): Normali
 }
 
 /** Lays one ask over another, field by field; what is first named here has the usual pull. */
-function applyInput(base: NormalisedAsk | undefined, input: AskInput, source: AskSource, reason: string): NormalisedAsk {
+function applyInput(base: NormalisedAsk | undefined, input: AskInput, source: AskSource, reason: Fact): NormalisedAsk {
   const ask = base ?? { ...blank(reason), pull: DEFAULT_ASK_PULL }
   const from = input.from === undefined ? ask.from : input.from
   const to = input.to === undefined ? ask.to : input.to
@@ -108,36 +109,36 @@ export function mergeAsks(brief: Brief, modifiers: readonly AskModifier[], leani
   for (const [key, input] of Object.entries(leanings.asks ?? {}) as [BandKey, AskInput][]) {
     // A house may say how much something matters, or what it wants; that alone asks for nothing a method does not ask.
     if (!asks[key] && (input.from ?? null) === null && (input.to ?? null) === null) continue
-    asks[key] = applyInput(asks[key], input, 'house', 'the house leans so')
+    asks[key] = applyInput(asks[key], input, 'house', phrase('the house leans so'))
   }
   if (leanings.usualPortionCost && !brief.budget && !leanings.asks?.portionCost)
     asks.portionCost = applyInput(
       asks.portionCost,
       { from: null, to: leanings.usualPortionCost.perPortion },
       'house',
-      'what a portion usually costs here',
+      phrase('what a portion usually costs here'),
     )
   if (!leanings.asks?.stock)
     asks.stock = applyInput(
       asks.stock,
       { from: leanings.stock?.wish ?? STOCK.wish, to: null },
       'house',
-      'stocks that stand well are wished for',
+      phrase('stocks that stand well are wished for'),
     )
   const openedByHand: BandKey[] = []
   for (const [key, input] of Object.entries(brief.asks ?? {}) as [BandKey, AskInput][]) {
     if (input.must === false && asks[key]?.must) openedByHand.push(key)
-    asks[key] = applyInput(asks[key], input, 'brief', 'asked in the brief')
+    asks[key] = applyInput(asks[key], input, 'brief', phrase('asked in the brief'))
   }
   if (brief.colour) {
-    const base = asks.colour ?? { ...blank('asked in the brief'), pull: DEFAULT_ASK_PULL }
+    const base = asks.colour ?? { ...blank(phrase('asked in the brief')), pull: DEFAULT_ASK_PULL }
     asks.colour = {
       ...base,
       wanted: [...brief.colour.wanted],
       pull: brief.colour.pull ?? base.pull,
       must: brief.colour.must ? { from: null, to: null } : null,
       because: with_(base, 'brief'),
-      reason: 'asked in the brief',
+      reason: phrase('asked in the brief'),
     }
   }
   return { asks: dropIdle(asks, brief), openedByHand }

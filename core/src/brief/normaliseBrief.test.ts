@@ -1,7 +1,7 @@
 import type { Brief } from '@tender-gill/contract'
 import { describe, expect, it } from 'vitest'
 import { METHOD_TABLE } from '../tables/methods.ts'
-import { TODAY, buildBrief, buildOffer, must } from '../testing/builders.ts'
+import { TODAY, buildBrief, buildOffer, mustTell as must } from '../testing/builders.ts'
 import { createFindSpecies, normaliseBrief } from './index.ts'
 
 const findSpecies = createFindSpecies([buildOffer('Piscis unus', { synonyms: ['Piscis vetus'] })])

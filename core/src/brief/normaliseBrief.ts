@@ -1,7 +1,7 @@
-import type { Brief, HouseLeanings, NormalisedBrief, Problem, Result } from '@tender-gill/contract'
+import type { Brief, HouseLeanings, Result } from '@tender-gill/contract'
+import { say, term, type NormalisedBrief, type Problem } from '../facts/index.ts'
 import { DEFAULT_DRAWS, DEFAULT_PORTION_G } from '../tables/constants.ts'
-import { FORMAT_LABEL } from '../tables/formats.ts'
-import { METHOD_TABLE, gridCell } from '../tables/methods.ts'
+import { gridCell } from '../tables/methods.ts'
 import { checkBrief, countVulnerable } from './checkBrief.ts'
 import { findModifiers } from './findModifiers.ts'
 import { mergeAsks } from './mergeAsks.ts'
@@ -81,7 +81,7 @@ export function normaliseBrief(
       allOffers: brief.allOffers ?? false,
       draws: brief.draws ?? DEFAULT_DRAWS,
       seed: brief.seed ?? 1,
-      oddCut: odd ? `${METHOD_TABLE[brief.method].label} is seldom done with ${FORMAT_LABEL[brief.format]}` : null,
+      oddCut: odd ? say('odd-cut', { method: term('method', brief.method), format: term('format', brief.format) }) : null,
     },
   }
 }

@@ -1,4 +1,5 @@
-import type { Brief, OfferChoice, Problem } from '@tender-gill/contract'
+import type { Brief, OfferChoice } from '@tender-gill/contract'
+import { say, type Problem } from '../facts/index.ts'
 import type { FindSpecies } from './nameIndex.ts'
 
 export interface ResolvedNames {
@@ -18,7 +19,7 @@ export function resolveNames(brief: Brief, findSpecies: FindSpecies): ResolvedNa
   const askedAs: Record<string, string> = {}
   const accept = (name: string, path: string): string | undefined => {
     const species = findSpecies(name)
-    if (!species) problems.push({ path, message: `no fish named "${name}" in the book` })
+    if (!species) problems.push({ path, message: say('problem.no-fish', { name }) })
     else if (species !== name) askedAs[species] = name
     return species
   }

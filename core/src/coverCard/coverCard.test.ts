@@ -7,6 +7,7 @@ import { applyMarket } from '../market/index.ts'
 import { createFindSpecies } from '../brief/index.ts'
 import { TODAY, buildBrief } from '../testing/builders.ts'
 import { writeCoverCard } from './index.ts'
+import { told } from '../testing/told.ts'
 
 const bare = createOfferSheet(TODAY)
 const quote = (species: string, form: 'fillet-skin-on' | 'fillet-skinless', merchant: string) =>
@@ -48,7 +49,7 @@ describe('the cover card', () => {
         expect(changes.at(-1)?.kind).toBe('menu-name')
       }
     }
-    expect(parseCoverCard(JSON.parse(JSON.stringify(card())))).toMatchObject({ ok: true })
+    expect(parseCoverCard(JSON.parse(JSON.stringify(told(card()))))).toMatchObject({ ok: true })
   })
 
   it('adds up the covers that hang on one merchant, one fish, the weather and the farms', () => {

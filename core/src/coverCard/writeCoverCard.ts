@@ -1,4 +1,5 @@
-import type { CoverCard, CoverHang, CoverRow, ResolvedOffer } from '@tender-gill/contract'
+import type { CoverHang, ResolvedOffer } from '@tender-gill/contract'
+import type { CoverCard, CoverRow } from '../facts/index.ts'
 import { findLeader, isServedIn, type KeptDish, type KeptDishes } from '../kept/index.ts'
 import { createBoard } from '../lineUp/index.ts'
 import { findCauses, findStandIns } from '../standIns/index.ts'

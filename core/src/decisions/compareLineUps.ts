@@ -1,4 +1,5 @@
-import type { LineUp, LineUpDifference, Moved, RankedFish } from '@tender-gill/contract'
+import type { LineUpDifference, Moved } from '@tender-gill/contract'
+import type { LineUp, RankedFish } from '../facts/index.ts'
 
 const MOST = 12
 

@@ -1,4 +1,5 @@
-import type { AskKey, BandKey, NormalisedBrief, Range } from '@tender-gill/contract'
+import type { AskKey, BandKey, Range } from '@tender-gill/contract'
+import type { NormalisedBrief } from '../facts/index.ts'
 import { toAxis } from '../axes/index.ts'
 import type { Fit, Scoring } from '../fit/index.ts'
 import { ASK_ORDER } from '../tables/askOrder.ts'

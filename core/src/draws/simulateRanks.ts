@@ -1,4 +1,4 @@
-import type { NormalisedBrief } from '@tender-gill/contract'
+import type { NormalisedBrief } from '../facts/index.ts'
 import type { Scoring } from '../fit/index.ts'
 import { DRAWS } from '../tables/constants.ts'
 import { addPenalties, createScratch, type Scratch } from './addPenalties.ts'

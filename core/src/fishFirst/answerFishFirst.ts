@@ -1,4 +1,5 @@
-import type { FishFirst, FishFirstRequest, OfferSheet, Problem, Result } from '@tender-gill/contract'
+import type { FishFirstRequest, OfferSheet, Result } from '@tender-gill/contract'
+import type { FishFirst, Problem } from '../facts/index.ts'
 import { createFindSpecies } from '../brief/index.ts'
 import { ENGINE_VERSION } from '../tables/constants.ts'
 import { rankSeenDishes } from './rankSeenDishes.ts'

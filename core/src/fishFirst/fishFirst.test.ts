@@ -8,7 +8,7 @@ import { rankLineUp } from '../lineUp/index.ts'
 import { applyMarket } from '../market/index.ts'
 import { cases } from '../testing/cases.ts'
 import { briefArbitrary } from '../testing/arbitraries.ts'
-import { TODAY, must } from '../testing/builders.ts'
+import { TODAY, mustTell as must } from '../testing/builders.ts'
 import { answerFishFirst } from './index.ts'
 
 const book = createOfferSheet(TODAY)

@@ -1,9 +1,8 @@
-import type { Form, Gate, NormalisedBrief, ResolvedOffer } from '@tender-gill/contract'
-import { FORM_LABEL } from '../describe/index.ts'
+import type { Fact, Form, Gate, ResolvedOffer } from '@tender-gill/contract'
+import { say, term, type NormalisedBrief } from '../facts/index.ts'
 import { computeFit, explainPoints, type Scoring } from '../fit/index.ts'
 import { GATE_ORDER, describeGate, findGates } from '../gates/index.ts'
 import { byFit, judgeOffer, pickForSpecies, pickStanding, type Entry } from '../lineUp/index.ts'
-import { FORMAT_LABEL } from '../tables/formats.ts'
 import { findForms } from '../traits/index.ts'
 import type { Seen } from './readSeen.ts'
 
@@ -36,10 +35,10 @@ export function pickSeen(entries: readonly Entry[], brief: NormalisedBrief, scor
 }
 
 /** What stands most against a fish: the gate that leaves it out, or what costs it the most points. */
-export function describeWorst({ candidate, fit, gates }: Entry, brief: NormalisedBrief): string {
+export function describeWorst({ candidate, fit, gates }: Entry, brief: NormalisedBrief): Fact {
   const [gate] = gates
-  if (gate === undefined) return explainPoints(fit, brief)[0]?.sentence ?? 'Nothing it lacks.'
+  if (gate === undefined) return explainPoints(fit, brief)[0]?.sentence ?? say('miss.nothing')
   if (gate === 'form' && findForms(candidate.offer, brief).length > 0)
-    return `Bought as ${FORM_LABEL[candidate.form]} it gives no ${FORMAT_LABEL[brief.format]}.`
+    return say('gate.form.bought', { form: term('form', candidate.form), format: term('format', brief.format) })
   return describeGate(gate, candidate, brief)
 }

@@ -1,4 +1,5 @@
-import type { Brief, DishForSeen, OfferSheet, Problem, Result, SeenRow } from '@tender-gill/contract'
+import type { Brief, OfferSheet, Result } from '@tender-gill/contract'
+import type { DishForSeen, Problem, SeenRow } from '../facts/index.ts'
 import { computePortionCost, computeWeightToBuyG } from '../amounts/index.ts'
 import { createScoring, explainPoints, toTenth } from '../fit/index.ts'
 import {

@@ -1,7 +1,8 @@
-import type { Format, Method, MethodForSeen, OfferSheet } from '@tender-gill/contract'
+import type { Format, Method, OfferSheet } from '@tender-gill/contract'
+import { say, term, type MethodForSeen } from '../facts/index.ts'
 import { toTenth } from '../fit/index.ts'
 import { createBoard } from '../lineUp/index.ts'
-import { METHODS_IN_ORDER, METHOD_TABLE, createPlainBrief, usualFormats } from '../tables/methods.ts'
+import { METHODS_IN_ORDER, createPlainBrief, usualFormats } from '../tables/methods.ts'
 import { describeWorst, judgeSeen, pickSeen } from './judgeSeen.ts'
 import type { Seen } from './readSeen.ts'
 
@@ -19,7 +20,7 @@ function judge(method: Method, format: Format, seen: readonly Seen[], sheet: Off
   const { offer } = best.candidate
   return {
     method,
-    label: METHOD_TABLE[method].label,
+    label: say('method', { method: term('method', method) }),
     format,
     seen: own.findIndex((offers) => offers.some(({ id }) => id === offer.id)),
     common: offer.common,

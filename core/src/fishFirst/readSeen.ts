@@ -1,4 +1,5 @@
-import type { Form, Problem, ResolvedOffer, ResolvedPrice, Result, SeenFish } from '@tender-gill/contract'
+import type { Fact, Form, ResolvedOffer, ResolvedPrice, Result, SeenFish } from '@tender-gill/contract'
+import { say, type Problem } from '../facts/index.ts'
 import type { FindSpecies } from '../brief/index.ts'
 import { computePerKg } from '../prices/index.ts'
 import { SEEN_DEPTH_SPREAD } from '../tables/constants.ts'
@@ -18,22 +19,23 @@ export interface Seen {
 }
 
 type Answer<T> = Result<T, readonly Problem[]>
-const refuse = (path: string, message: string): Answer<never> => ({ ok: false, error: [{ path, message }] })
+const refuse = (path: string, message: Fact): Answer<never> => ({ ok: false, error: [{ path, message }] })
 
 /** The offers of a species that are what was said of the fish; refuses, at its place, what the book does not have. */
 function findOffers(seen: SeenFish, own: readonly ResolvedOffer[], at: string): Answer<readonly ResolvedOffer[]> {
   const common = own[0]?.common ?? seen.species
   for (const key of ['origin', 'state', 'part'] as const)
     if (seen[key] !== undefined && !own.some((offer) => offer[key] === seen[key]))
-      return refuse(`${at}/${key}`, `the book has no ${seen[key]} ${common}`)
+      return refuse(`${at}/${key}`, say('problem.seen.kind', { kind: seen[key], fish: common }))
   const { origin, state, part, form } = seen
   const found = own.filter(
     (offer) => (origin ?? offer.origin) === offer.origin && (state ?? offer.state) === offer.state && (part ?? offer.part) === offer.part,
   )
-  if (found.length === 0) return refuse(at, `the book has no ${common} that is ${[origin, state, part].filter(Boolean).join(', ')}`)
+  if (found.length === 0)
+    return refuse(at, say('problem.seen.kinds', { fish: common, kinds: [origin, state, part].filter((kind) => kind !== undefined) }))
   if (form === undefined) return { ok: true, value: found }
   const known = [...new Set(found.flatMap(({ forms }) => forms.map((one) => one.form)))]
-  if (!known.includes(form)) return refuse(`${at}/form`, `${common} is not sold so; known are ${known.join(', ')}`)
+  if (!known.includes(form)) return refuse(`${at}/form`, say('problem.seen.form', { fish: common, forms: known }))
   return { ok: true, value: found.filter(({ forms }) => forms.some((one) => one.form === form)) }
 }
 
@@ -42,7 +44,7 @@ function readTicket({ price, eachG }: SeenFish, form: Form, at: string): Answer<
   if (!price) return { ok: true, value: null }
   const { amount, currency, unit } = price
   const perKg = computePerKg({ price: amount, unit, ...(eachG ? { eachG } : {}) })
-  if (perKg === undefined) return refuse(`${at}/eachG`, 'a price by the piece needs the weight of one, in g')
+  if (perKg === undefined) return refuse(`${at}/eachG`, say('problem.seen.piece-weight'))
   const range = { low: perKg, typical: perKg, high: perKg }
   return { ok: true, value: { form, perKg: range, currency, quotes: 1, latestDate: null, quoteId: null, merchant: null, glaze: 0 } }
 }
@@ -69,15 +71,14 @@ export function readSeen(seen: SeenFish, index: number, offers: readonly Resolve
   const species = findSpecies(seen.species)
   const own = offers.filter((offer) => offer.species === species)
   const [first] = own
-  if (!first) return refuse(`${at}/species`, `no fish named "${seen.species}" in the book`)
+  if (!first) return refuse(`${at}/species`, say('problem.no-fish', { name: seen.species }))
   const found = findOffers(seen, own, at)
   if (!found.ok) return found
   const { form, eachG, pieces = 1 } = seen
   const totalG = eachG === undefined ? null : eachG * pieces
   const mark = (offer: ResolvedOffer): ResolvedOffer => ({ ...offer, id: `${offer.id}.seen-${index}` })
   if (form === undefined) {
-    if (seen.price || eachG !== undefined)
-      return refuse(`${at}/form`, 'say how it lies there, whole or cut: its price and its weight hang on that')
+    if (seen.price || eachG !== undefined) return refuse(`${at}/form`, say('problem.seen.price-form'))
     return { ok: true, value: { species: first.species, common: first.common, matches: found.value, dress: mark, form: null, totalG } }
   }
   const ticket = readTicket(seen, form, at)

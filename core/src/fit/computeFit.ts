@@ -1,4 +1,5 @@
-import type { AskKey, CookedColour, NormalisedBrief, Range } from '@tender-gill/contract'
+import type { AskKey, CookedColour, Range } from '@tender-gill/contract'
+import type { NormalisedBrief } from '../facts/index.ts'
 import { desirabilityOfMiss } from '../axes/index.ts'
 import { UNKNOWN_DESIRABILITY, colourLikeness } from '../tables/constants.ts'
 import { readTrait, type Candidate } from '../traits/index.ts'

@@ -1,5 +1,5 @@
-import type { NormalisedBrief, PointsLost } from '@tender-gill/contract'
-import { describeMiss } from '../describe/describeMiss.ts'
+import type { NormalisedBrief, PointsLost } from '../facts/index.ts'
+import { describeMiss } from './describeMiss.ts'
 import type { Fit } from './computeFit.ts'
 import { splitPoints } from './splitPoints.ts'
 

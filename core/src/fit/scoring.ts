@@ -1,4 +1,5 @@
-import type { AskKey, NormalisedAsk, NormalisedBrief, ResolvedOffer } from '@tender-gill/contract'
+import type { AskKey, ResolvedOffer } from '@tender-gill/contract'
+import type { NormalisedAsk, NormalisedBrief } from '../facts/index.ts'
 import { createMiss } from '../axes/index.ts'
 import { ASK_ORDER } from '../tables/askOrder.ts'
 import { isMarketKey, readTrait } from '../traits/index.ts'

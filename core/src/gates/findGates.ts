@@ -1,4 +1,5 @@
-import type { BandKey, Gate, NormalisedAsk, NormalisedBrief, Range, ResolvedOffer } from '@tender-gill/contract'
+import type { BandKey, Gate, Range, ResolvedOffer } from '@tender-gill/contract'
+import type { NormalisedAsk, NormalisedBrief } from '../facts/index.ts'
 import { computeCookingYield, computeRawPortionG } from '../amounts/index.ts'
 import { computeDaysLeft, computeIceDays } from '../cold/index.ts'
 import type { Scoring } from '../fit/index.ts'

@@ -1,4 +1,5 @@
-import type { Brief, NormalisedBrief, Opening } from '@tender-gill/contract'
+import type { Brief, Opening, Fact } from '@tender-gill/contract'
+import type { NormalisedBrief } from '../facts/index.ts'
 import { normaliseBrief, type NormaliseOptions } from '../brief/index.ts'
 import { findForms, type Candidate } from '../traits/index.ts'
 import { applyOpenings } from './applyOpenings.ts'
@@ -7,7 +8,7 @@ import { openingFor, type OfferOn } from './openingFor.ts'
 
 export interface OpeningResult {
   readonly opens: readonly Opening[]
-  readonly words: readonly string[]
+  readonly changes: readonly Fact[]
   /** How much of the dish the changes take away together. */
   readonly effort: number
 }
@@ -28,18 +29,18 @@ export function findOpenings(candidate: Candidate, brief: Brief, { gap, options,
   let changed = brief
   let effort = 0
   const opens = new Map<string, Opening>()
-  const words: string[] = []
+  const changes: Fact[] = []
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     const normalised = normaliseBrief(changed, options)
     if (!normalised.ok) return undefined
     const current = withForm({ ...candidate, offer: offerOn(candidate.offer, normalised.value.date) }, normalised.value)
     const gates = findGates(current, normalised.value, gap)
-    if (gates.length === 0) return { opens: [...opens.values()], words, effort }
+    if (gates.length === 0) return { opens: [...opens.values()], changes, effort }
     for (const gate of gates) {
       const opening = openingFor(gate, current, normalised.value, offerOn)
       if (!opening || opening.opens.length === 0) return undefined
       for (const step of opening.opens) opens.set(step.path, step)
-      words.push(opening.words)
+      changes.push(opening.change)
       effort += opening.effort
       changed = applyOpenings(changed, opening.opens)
     }

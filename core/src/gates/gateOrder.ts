@@ -1,5 +1,38 @@
 import type { Gate } from '@tender-gill/contract'
-import { GATE_LABEL } from '../describe/index.ts'
 
-/** Every gate once, in the order in which they are tested and told: the labels are kept in that order. */
-export const GATE_ORDER: readonly Gate[] = Object.keys(GATE_LABEL) as Gate[]
+/** Every gate once, in the order in which they are tested and told. */
+export const GATE_ORDER = [
+  'unavailable',
+  'origin',
+  'state',
+  'allergy',
+  'raw-unsafe',
+  'vulnerable',
+  'wax-ester',
+  'protected',
+  'closed-season',
+  'stock',
+  'not-landed',
+  'form',
+  'thickness',
+  'size',
+  'keeping',
+  'firmness',
+  'flake',
+  'cohesion',
+  'fat',
+  'flavour',
+  'bones',
+  'tolerance',
+  'collagen',
+  'skin',
+  'binding',
+  'rawBite',
+  'weight',
+  'colour',
+  'portionCost',
+  'landings',
+  'condition',
+  'price-unknown',
+  'budget',
+] as const satisfies readonly Gate[]

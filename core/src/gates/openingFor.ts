@@ -1,17 +1,16 @@
-import type { Gate, NormalisedBrief, Opening, ResolvedOffer } from '@tender-gill/contract'
+import type { Fact, Gate, Opening, ResolvedOffer } from '@tender-gill/contract'
+import { length, mass, money, say, term, type NormalisedBrief } from '../facts/index.ts'
 import { computeDaysLeft } from '../cold/index.ts'
-import { ASK_LABEL, nameMonth } from '../describe/index.ts'
 import { midMonth, monthsByNearness } from '../market/index.ts'
 import { findRawRefusal, isServedRaw } from '../safety/index.ts'
-import { FORMAT_LABEL } from '../tables/formats.ts'
 import { usualFormats } from '../tables/methods.ts'
 import { computeSteakG, findForms, readTrait, type Candidate } from '../traits/index.ts'
 import { leastSteakG, seasonGate } from './findGates.ts'
 
-/** One change to the brief that opens one gate, as data and in words. */
+/** One change to the brief that opens one gate, as data and as a fact. */
 export interface GateOpening {
   readonly opens: readonly Opening[]
-  readonly words: string
+  readonly change: Fact
   /** How much of the dish it changes, as EFFORT weighs it. */
   readonly effort: number
 }
@@ -22,9 +21,9 @@ export type OfferOn = (offer: ResolvedOffer, date: string) => ResolvedOffer
 /** How much of a dish each kind of change takes away: another cut or form least, waiting and another way of cooking more, giving up what the dish needs most. */
 export const EFFORT = { cut: 1, month: 2, method: 2, must: 3 } as const
 
-const one = (path: string, value: unknown, words: string, effort: number = EFFORT.cut): GateOpening => ({
+const one = (path: string, value: unknown, change: Fact, effort: number = EFFORT.cut): GateOpening => ({
   opens: [{ path, value }],
-  words,
+  change,
   effort,
 })
 const THICKEST_STEAK_MM = 60
@@ -38,26 +37,32 @@ function widen(field: 'origin' | 'state', { offer }: Candidate, brief: Normalise
   if (brief[field] !== 'any') opens.push({ path: `/${field}`, value: 'any' })
   if (choice?.[field] && choice[field] !== 'any')
     opens.push({ path: `/offers/${pointer(brief.askedAs[offer.species] ?? offer.species)}`, value: { ...choice, [field]: 'any' } })
-  return { opens, words: `${offer[field]} fish is allowed`, effort: EFFORT.cut }
+  return {
+    opens,
+    change:
+      field === 'origin'
+        ? say('open.origin', { origin: term('origin', offer.origin) })
+        : say('open.state', { state: term('state', offer.state) }),
+    effort: EFFORT.cut,
+  }
 }
 
 function openForm({ offer }: Candidate, brief: NormalisedBrief): GateOpening | undefined {
-  if (brief.skin === 'crisp' && findForms(offer, { ...brief, skin: 'any' }).length > 0)
-    return one('/skin', 'any', 'the skin need not be eaten')
+  if (brief.skin === 'crisp' && findForms(offer, { ...brief, skin: 'any' }).length > 0) return one('/skin', 'any', say('open.skin'))
   const format = usualFormats(brief.method).find((usual) => findForms(offer, { ...brief, format: usual }).length > 0)
-  return format ? one('/format', format, `the dish takes ${FORMAT_LABEL[format]}`) : undefined
+  return format ? one('/format', format, say('open.format', { format: term('format', format) })) : undefined
 }
 
 function openThickness({ offer }: Candidate, brief: NormalisedBrief): GateOpening | undefined {
   if (brief.format === 'steak') {
     const mm = Math.ceil(leastSteakG(brief) / computeSteakG(offer.body, offer.weightG.high, 1))
-    return mm <= THICKEST_STEAK_MM ? one('/thicknessMm', mm, `the steak is cut ${mm} mm thick`) : undefined
+    return mm <= THICKEST_STEAK_MM ? one('/thicknessMm', mm, say('open.steak-thickness', { cut: length(mm) })) : undefined
   }
   const mm = Math.floor(offer.depthMm.high)
   const lifted: readonly Opening[] = brief.asks.thickness?.must ? [{ path: '/asks/thickness/must', value: false }] : []
-  if (brief.thicknessMm === null) return { opens: lifted, words: 'depth of flesh is no must', effort: EFFORT.must }
+  if (brief.thicknessMm === null) return { opens: lifted, change: say('open.depth'), effort: EFFORT.must }
   if (mm < 3) return undefined
-  return { opens: [{ path: '/thicknessMm', value: mm }, ...lifted], words: `the cut is ${mm} mm or thinner`, effort: EFFORT.cut }
+  return { opens: [{ path: '/thicknessMm', value: mm }, ...lifted], change: say('open.thickness', { cut: length(mm) }), effort: EFFORT.cut }
 }
 
 function openSize({ offer }: Candidate, brief: NormalisedBrief): GateOpening {
@@ -67,7 +72,7 @@ function openSize({ offer }: Candidate, brief: NormalisedBrief): GateOpening {
   const own: readonly Opening[] = byHand ? [{ path: '/asks/weight', value: band }] : []
   return {
     opens: [{ path: '/wholeWeightG', value: band }, ...own],
-    words: `a whole fish may weigh ${band.from} to ${band.to} g`,
+    change: say('open.size', { from: mass(band.from), to: mass(band.to) }),
     effort: EFFORT.cut,
   }
 }
@@ -76,7 +81,7 @@ function openKeeping({ offer }: Candidate, brief: NormalisedBrief): GateOpening 
   const hours = Math.floor(computeDaysLeft(offer, { servedRaw: isServedRaw(brief) }).typical * 24)
   if (!brief.keep || hours <= 0) return undefined
   const keep = { hours: Math.min(brief.keep.hours, hours), tempC: 0 }
-  return one('/keep', keep, `it waits ${keep.hours} hours at most, in melting ice`)
+  return one('/keep', keep, say('open.keeping', { hours: keep.hours }))
 }
 
 /** The nearest month in which the kitchen's own year has it landed and open; nothing where it keeps no year or no such month. */
@@ -84,7 +89,7 @@ function openMonth({ offer }: Candidate, brief: NormalisedBrief, offerOn: OfferO
   for (const month of monthsByNearness(brief.date)) {
     const date = midMonth(brief.date, month)
     if (seasonGate(offerOn(offer, date), brief) === undefined)
-      return one('/date', date, `it is bought in ${nameMonth(month)}`, EFFORT.month)
+      return one('/date', date, say('open.month', { month: term('month', String(month)) }), EFFORT.month)
   }
   return undefined
 }
@@ -102,15 +107,13 @@ export function openingFor(gate: Gate, candidate: Candidate, brief: NormalisedBr
       return one(
         '/unavailable',
         brief.unavailable.filter((name) => name !== offer.species),
-        'it can be had after all',
+        say('open.unavailable'),
       )
     case 'origin':
     case 'state':
       return widen(gate, candidate, brief)
     case 'raw-unsafe':
-      return findRawRefusal(offer, brief) === 'parasites'
-        ? one('/rawTreatment', 'frozen', 'it is frozen by the published rule before serving')
-        : undefined
+      return findRawRefusal(offer, brief) === 'parasites' ? one('/rawTreatment', 'frozen', say('open.frozen')) : undefined
     case 'form':
       return openForm(candidate, brief)
     case 'thickness':
@@ -120,14 +123,14 @@ export function openingFor(gate: Gate, candidate: Candidate, brief: NormalisedBr
     case 'keeping':
       return openKeeping(candidate, brief)
     case 'price-unknown':
-      return one('/budget/must', false, 'the budget is a wish, or its price is typed in')
+      return one('/budget/must', false, say('open.price-unknown'))
     case 'budget': {
       const cost = readTrait('portionCost', candidate, brief)
       const limit = Math.ceil((cost?.typical ?? 0) * 100) / 100
-      return cost ? one('/budget/perPortion', limit, `a portion may cost ${limit.toFixed(2)}`) : undefined
+      return cost ? one('/budget/perPortion', limit, say('open.budget', { cost: money(limit, brief.budget?.currency ?? null) })) : undefined
     }
     case 'colour':
-      return one('/colour/must', false, 'its colour is no must', EFFORT.must)
+      return one('/colour/must', false, say('open.colour'), EFFORT.must)
     case 'allergy':
     case 'vulnerable':
     case 'wax-ester':
@@ -139,8 +142,8 @@ export function openingFor(gate: Gate, candidate: Candidate, brief: NormalisedBr
     case 'stock':
       // The house's floor is the house's to lower, not one dish's.
       if (offer.stock && (offer.stock.spent || offer.stock.typical < (brief.house.stockFloor ?? 0))) return undefined
-      return one('/asks/stock/must', false, 'the stock is a wish', EFFORT.must)
+      return one('/asks/stock/must', false, say('open.stock'), EFFORT.must)
     default:
-      return one(`/asks/${gate}/must`, false, `${ASK_LABEL[gate].toLowerCase()} is no must`, EFFORT.must)
+      return one(`/asks/${gate}/must`, false, say('open.must', { ask: term('ask', gate) }), EFFORT.must)
   }
 }

@@ -1,4 +1,5 @@
-import type { Brief, Gate, NormalisedBrief, OfferSheet, Problem, Part, ResolvedOffer, Result } from '@tender-gill/contract'
+import type { Brief, Gate, OfferSheet, Part, ResolvedOffer, Result } from '@tender-gill/contract'
+import type { NormalisedBrief, Problem } from '../facts/index.ts'
 import { createFindSpecies, normaliseBrief, type FindSpecies, type NormaliseOptions } from '../brief/index.ts'
 import { computePortionCost, findPrice } from '../amounts/index.ts'
 import { computeFit, createScoring, type Fit, type Scoring } from '../fit/index.ts'

@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest'
 import { applyOpenings } from '../gates/index.ts'
 import { cases } from '../testing/cases.ts'
 import { briefArbitrary } from '../testing/arbitraries.ts'
-import { TODAY, buildBrief, buildOffer, buildSheet, must } from '../testing/builders.ts'
+import { TODAY, buildBrief, buildOffer, buildSheet, mustTell as must } from '../testing/builders.ts'
 import { findTurningPoints } from '../turning/index.ts'
 import { rankLineUp } from './index.ts'
 

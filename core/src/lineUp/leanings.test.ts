@@ -14,7 +14,7 @@ const book = createOfferSheet(TODAY)
 const lineUp = (brief: Brief, leanings: HouseLeanings, sheet = book) =>
   must(rankLineUp(brief, { ...sheet, leanings }, { today: TODAY, shares: false }))
 const plainly = (brief: Brief, sheet = book) => must(rankLineUp(brief, sheet, { today: TODAY, shares: false }))
-const speciesOf = (ranked: readonly RankedFish[]) => ranked.map(({ species }) => species).sort()
+const speciesOf = (ranked: readonly Pick<RankedFish, 'species'>[]) => ranked.map(({ species }) => species).sort()
 
 const leaningsArbitrary: fc.Arbitrary<HouseLeanings> = fc
   .record({

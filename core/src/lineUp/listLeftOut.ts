@@ -1,4 +1,5 @@
-import type { Gate, LeftOutFish } from '@tender-gill/contract'
+import type { Gate } from '@tender-gill/contract'
+import { say, type LeftOutFish } from '../facts/index.ts'
 import { EFFORT, GATE_ORDER, describeGate, findOpenings, type OpeningResult } from '../gates/index.ts'
 import { byFit, groupBySpecies, type Board, type Entry } from './board.ts'
 import { findOtherWay } from './otherWays.ts'
@@ -48,7 +49,7 @@ function describeLeftOut(spokesman: Entry, group: readonly Entry[], board: Board
     gate,
     gates: [...gates],
     sentence: describeGate(gate, candidate, board.brief),
-    ...(opening ? { opensIf: `Comes in if ${opening.words.join(', and ')}.`, opens: [...opening.opens] } : {}),
+    ...(opening ? { opensIf: say('open.if', { changes: [...opening.changes] }), opens: [...opening.opens] } : {}),
   }
 }
 

@@ -1,5 +1,7 @@
 import { createOfferSheet } from '@tender-gill/catalogue'
-import type { Brief, LeftOutFish, OfferSheet } from '@tender-gill/contract'
+import type { Brief, OfferSheet } from '@tender-gill/contract'
+import type { Told } from '@tender-gill/words'
+import type { LeftOutFish } from '../facts/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { applyOpenings } from '../gates/index.ts'
@@ -7,13 +9,14 @@ import { cases } from '../testing/cases.ts'
 import { briefArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, around, buildBrief, buildOffer, buildSheet, must } from '../testing/builders.ts'
 import { rankLineUp } from './index.ts'
+import { told } from '../testing/told.ts'
 
 const book = createOfferSheet(TODAY)
 const run = (brief: Brief, sheet: OfferSheet) => must(rankLineUp(brief, sheet, { today: TODAY, shares: false }))
-const whyOut = (brief: Brief, sheet: OfferSheet, species: string): LeftOutFish => {
+const whyOut = (brief: Brief, sheet: OfferSheet, species: string): Told<LeftOutFish> => {
   const row = run(brief, sheet).leftOut.find((fish) => fish.species === species)
   if (!row) throw new Error(`${species} was not left out`)
-  return row
+  return told(row)
 }
 /** Landed from May to July alone, and closed in May. */
 const summerOnly = {
@@ -107,7 +110,7 @@ describe('what would let a fish in', () => {
           for (const { path } of opens) paths.add(path)
           expect(
             run(applyOpenings(full, opens), book).ranked.map((row) => row.species),
-            opensIf,
+            JSON.stringify(opensIf),
           ).toContain(species)
         }
       }),

@@ -1,24 +1,24 @@
-import type { Brief, Format, Method, NormalisedBrief, Opening, ResolvedOffer } from '@tender-gill/contract'
+import type { Brief, Fact, Format, Method, Opening, ResolvedOffer } from '@tender-gill/contract'
+import { say, term, type NormalisedBrief } from '../facts/index.ts'
 import { normaliseBrief, type NormaliseOptions } from '../brief/index.ts'
 import { computeFit, createScoring, type Scoring } from '../fit/index.ts'
 import { EFFORT, applyOpenings, findGates, type OpeningResult } from '../gates/index.ts'
-import { FORMAT_LABEL } from '../tables/formats.ts'
-import { METHODS_IN_ORDER, METHOD_TABLE, gridCell, usualFormats } from '../tables/methods.ts'
+import { METHODS_IN_ORDER, gridCell, usualFormats } from '../tables/methods.ts'
 import { findForms } from '../traits/index.ts'
 
 /** The dish cooked another way: in its own cut where that way takes it, else in the way's usual one. */
 export interface OtherWay {
   readonly method: Method
   readonly opens: readonly Opening[]
-  readonly words: string
+  readonly change: Fact
   readonly brief: NormalisedBrief
   readonly scoring: Scoring
 }
 
-function describeWay(method: Method, format: Format | undefined): string {
-  const label = METHOD_TABLE[method].label.toLowerCase()
-  return `it is cooked another way: ${label}${format ? `, from ${FORMAT_LABEL[format]}` : ''}`
-}
+const describeWay = (method: Method, format: Format | undefined): Fact =>
+  format
+    ? say('open.method-and-format', { method: term('method', method), format: term('format', format) })
+    : say('open.method', { method: term('method', method) })
 
 /** Ways that leave no piece of fish on the plate, or no cooked one: nobody comes to them from a dish of another kind. */
 const OTHER_DISHES: ReadonlySet<Method> = new Set<Method>(['mince', 'broth', 'raw', 'cure'])
@@ -32,7 +32,7 @@ export function listOtherWays(rawBrief: Brief, offers: readonly ResolvedOffer[],
     const normalised = normaliseBrief(applyOpenings(rawBrief, opens), options)
     if (!normalised.ok) return []
     const brief = normalised.value
-    return [{ method, opens, words: describeWay(method, format), brief, scoring: createScoring(brief, offers) }]
+    return [{ method, opens, change: describeWay(method, format), brief, scoring: createScoring(brief, offers) }]
   })
 }
 
@@ -57,7 +57,7 @@ const keepsTheCut = ({ opens }: OtherWay) => opens.length === 1
 export function findOtherWay(offers: readonly ResolvedOffer[], ways: readonly OtherWay[]): OpeningResult | undefined {
   for (const offer of offers) {
     const way = findBestWay(offer, ways.filter(keepsTheCut)) ?? findBestWay(offer, ways)
-    if (way) return { opens: way.opens, words: [way.words], effort: EFFORT.method }
+    if (way) return { opens: way.opens, changes: [way.change], effort: EFFORT.method }
   }
   return undefined
 }

@@ -1,6 +1,6 @@
-import type { AskKey, AskStanding, Brief, Caution, HouseLean, LineUp, OfferSheet, Problem, RankedFish, Result } from '@tender-gill/contract'
+import type { AskKey, AskStanding, Brief, HouseLean, OfferSheet, Result } from '@tender-gill/contract'
+import { say, term, type Caution, type LineUp, type Problem, type RankedFish } from '../facts/index.ts'
 import { computePortionCost, computeWeightToBuyG } from '../amounts/index.ts'
-import { ASK_LABEL } from '../describe/index.ts'
 import { finish, stepRanks, type RankShares } from '../draws/index.ts'
 import { explainPoints, toTenth } from '../fit/index.ts'
 import { findCautions } from '../safety/index.ts'
@@ -37,7 +37,7 @@ export const listStandings = ({ fit }: Entry): AskStanding[] =>
 function listUnchecked({ brief, scoring }: Board): readonly Caution[] {
   return scoring.dropped
     .filter((key) => brief.asks[key]?.must || (key === 'portionCost' && brief.budget?.must))
-    .map((key) => ({ kind: 'unchecked', sentence: `${ASK_LABEL[key]} is a must, and is known for no fish: it could not be checked.` }))
+    .map((key) => ({ kind: 'unchecked', sentence: say('caution.unchecked', { ask: term('ask', key) }) }))
 }
 
 function describeRow(entry: Entry, board: Board, shares: RankShares | undefined, tossUp: boolean): RankedFish {

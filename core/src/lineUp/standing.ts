@@ -1,4 +1,5 @@
-import type { Bought, Form, NormalisedBrief } from '@tender-gill/contract'
+import type { Bought, Form } from '@tender-gill/contract'
+import type { NormalisedBrief } from '../facts/index.ts'
 import { findPrice } from '../amounts/index.ts'
 import type { Scoring } from '../fit/index.ts'
 import type { Candidate } from '../traits/index.ts'

@@ -1,17 +1,14 @@
-import type {
-  BandKey,
-  Brief,
-  NormalisedAsk,
-  NormalisedBrief,
-  OfferSheet,
-  Pot,
-  PotPlace,
-  PotPlan,
-  PotRequest,
-  Problem,
-  ResolvedOffer,
-  Result,
-} from '@tender-gill/contract'
+import type { Fact, BandKey, Brief, OfferSheet, PotRequest, ResolvedOffer, Result } from '@tender-gill/contract'
+import {
+  phrase,
+  say,
+  type NormalisedAsk,
+  type NormalisedBrief,
+  type Pot,
+  type PotPlace,
+  type PotPlan,
+  type Problem,
+} from '../facts/index.ts'
 import { computeWeightToBuyG } from '../amounts/index.ts'
 import { computeFit, createScoring, explainPoints, toTenth } from '../fit/index.ts'
 import { createBoard, groupBySpecies, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
@@ -38,7 +35,7 @@ const roleAsks = (asks: Role['asks'], why: string, brief: NormalisedBrief): Reco
   Object.fromEntries(
     Object.entries(asks).map(([key, { from, to, pull }]): [string, NormalisedAsk] => {
       const diners = brief.asks[key as BandKey]
-      const own: NormalisedAsk = { from: from ?? null, to: to ?? null, pull, must: null, because: ['method'], reason: why }
+      const own: NormalisedAsk = { from: from ?? null, to: to ?? null, pull, must: null, because: ['method'], reason: phrase(why) }
       // Whoever eats may be stricter than the place: few bones for the shy.
       if (!diners?.because.includes('diner')) return [key, own]
       return [
@@ -112,7 +109,7 @@ function describePot({ choice: { fish, value }, twins }: Group, entries: readonl
     const fit = computeFit(entry.candidate, own, createScoring(own, [offer]))
     return {
       role: role.name,
-      why: role.why,
+      why: phrase(role.why),
       species: offer.species,
       common: offer.common,
       offerId: offer.id,
@@ -140,12 +137,10 @@ function describePot({ choice: { fish, value }, twins }: Group, entries: readonl
 /** Texture distance between two fish, in shoulders, capped at 1. */
 const distanceOf = (a: Entry, b: Entry): number => Math.min(1, computeKinship(a.candidate.offer, b.candidate.offer).distance)
 
-function whyEmpty(considered: number, k: number, roles: readonly Role[], logFit: readonly (readonly number[])[]): string {
-  if (considered < k) return `Only ${considered} fish pass what this dish must have, and ${k} are wanted.`
+function whyEmpty(considered: number, k: number, roles: readonly Role[], logFit: readonly (readonly number[])[]): Fact {
+  if (considered < k) return say('pot.too-few', { fish: considered, wanted: k })
   const unfilled = roles.filter((_, role) => logFit.every((row) => row[role] === -Infinity))
-  return unfilled.length > 0
-    ? `No fish that passes fills the place of the ${unfilled.map(({ name }) => name).join(' or the ')} one.`
-    : 'No set of different fish fills every place.'
+  return unfilled.length > 0 ? say('pot.unfilled', { roles: unfilled.map(({ name }) => phrase(name)) }) : say('pot.none')
 }
 
 export interface PotOptions {

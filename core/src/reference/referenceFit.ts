@@ -1,4 +1,4 @@
-import type { NormalisedBrief } from '@tender-gill/contract'
+import type { NormalisedBrief } from '../facts/index.ts'
 import type { Scoring } from '../fit/index.ts'
 import { AXES, DESIRABILITY_FLOOR, UNKNOWN_DESIRABILITY, colourLikeness } from '../tables/constants.ts'
 import { readTrait, type Candidate } from '../traits/index.ts'

@@ -1,4 +1,5 @@
-import type { AskKey, BandKey, NormalisedBrief } from '@tender-gill/contract'
+import type { AskKey, BandKey } from '@tender-gill/contract'
+import type { NormalisedBrief } from '../facts/index.ts'
 import {
   correlateFat,
   correlatePrice,

@@ -1,49 +1,57 @@
-import type { Caution, NormalisedBrief, ResolvedOffer } from '@tender-gill/contract'
+import type { ResolvedOffer } from '@tender-gill/contract'
+import { celsius, days, figure, phrase, say, term, type Caution, type NormalisedBrief } from '../facts/index.ts'
 import { computeDaysLeft, computeIceDays } from '../cold/index.ts'
 import { MERCURY_LIMIT_UG_PER_KG_WEEK } from '../tables/constants.ts'
 import { readBones } from '../traits/index.ts'
 import { estimateMercury } from './mercury.ts'
+import { describeListing, FREEZING_FOR_RAW } from './published.ts'
 import { hasVulnerable, isServedRaw } from './rawSafety.ts'
 
-const ADVICE = 'Follow your local authority’s advice.'
-const two = (n: number) => (n < 1 ? n.toFixed(2) : n.toFixed(1))
+const two = (n: number) => figure(n, n < 1 ? 2 : 1)
+
+/** Commonly given as the temperature in the middle at which fish is cooked through. */
+const SAFE_C = 63
 
 function mercuryCaution(offer: ResolvedOffer, brief: NormalisedBrief): Caution | undefined {
   if (offer.mercury === 'low') return undefined
   const estimate = estimateMercury(offer.mercury, brief)
   if (!estimate) {
     if (offer.mercury !== 'very-high' && offer.mercury !== 'high') return undefined
-    return { kind: 'mercury', sentence: `A large predator that gathers mercury: not for every week. ${ADVICE}` }
+    return { kind: 'mercury', sentence: say('caution.mercury.predator') }
   }
-  const who = estimate.eater === 'child' ? 'a small child of 20 kg' : 'a pregnant diner of 60 kg'
-  const verdict = estimate.overLimit ? 'above' : 'below'
-  const unknown = offer.mercury === 'unknown' ? 'Mercury is not known for this fish. ' : ''
   const { low, typical, high } = estimate
   return {
     kind: 'mercury',
-    sentence: `${unknown}One portion a week gives ${who} about ${two(typical)} µg of mercury per kg of body weight (${two(low)} to ${two(high)}), ${verdict} the often used ${MERCURY_LIMIT_UG_PER_KG_WEEK.typical} (limits run from ${MERCURY_LIMIT_UG_PER_KG_WEEK.low} to ${MERCURY_LIMIT_UG_PER_KG_WEEK.high}). Compiled class figures. ${ADVICE}`,
+    sentence: say(estimate.eater === 'child' ? 'caution.mercury.child' : 'caution.mercury.pregnant', {
+      known: offer.mercury === 'unknown' ? 'no' : 'yes',
+      ...{ typical: two(typical), low: two(low), high: two(high) },
+      verdict: estimate.overLimit ? 'above' : 'below',
+      limit: figure(MERCURY_LIMIT_UG_PER_KG_WEEK.typical, 2),
+      limitLow: figure(MERCURY_LIMIT_UG_PER_KG_WEEK.low, 2),
+      limitHigh: figure(MERCURY_LIMIT_UG_PER_KG_WEEK.high, 2),
+    }),
   }
 }
 
 function keepingCautions(offer: ResolvedOffer, brief: NormalisedBrief): readonly Caution[] {
   const found: Caution[] = []
   if (offer.histamine) {
-    const warm = brief.keep && brief.keep.tempC > 4 ? `${brief.keep.tempC} °C is too warm for it. ` : ''
+    const warm = brief.keep && brief.keep.tempC > 4 ? celsius(brief.keep.tempC) : null
     found.push({
       kind: 'histamine',
-      sentence: `${warm}Keep it on ice without a break; it can form histamine, and cooking does not remove that. ${ADVICE}`,
+      sentence: warm ? say('caution.histamine.warm', { temperature: warm }) : say('caution.histamine'),
     })
   }
   if (!brief.keep) return found
   const needed = computeIceDays(brief.keep)
   const left = computeDaysLeft(offer, { servedRaw: isServedRaw(brief) })
-  if (brief.keep.tempC > 15) found.push({ kind: 'keeping', sentence: 'Above 15 °C the keeping estimate is only a hint. Put it on ice.' })
+  if (brief.keep.tempC > 15) found.push({ kind: 'keeping', sentence: say('caution.keeping.warm', { temperature: celsius(15) }) })
   else if (brief.keep.tempC < -2 && brief.keep.tempC > -10)
-    found.push({ kind: 'keeping', sentence: 'Between -10 and -2 °C the keeping estimate is outside the range it was made for.' })
+    found.push({ kind: 'keeping', sentence: say('caution.keeping.between', { from: celsius(-10), to: celsius(-2) }) })
   if (needed > left.low)
     found.push({
       kind: 'keeping',
-      sentence: `The wait uses ${needed.toFixed(1)} days on ice; if the fish is already old only ${left.low.toFixed(1)} are left. Ask when it was landed.`,
+      sentence: say('caution.keeping.old', { needed: days(needed), left: days(left.low) }),
     })
   return found
 }
@@ -54,13 +62,11 @@ function rawCautions(offer: ResolvedOffer, brief: NormalisedBrief): readonly Cau
     const frozen = brief.rawTreatment === 'frozen' || offer.frozenForRaw
     found.push({
       kind: 'raw',
-      sentence: frozen
-        ? `Only if it was frozen as commonly published for raw fish (-20 °C for 7 days, or -35 °C until solid and 15 hours). Salt, acid and cold smoke do not replace it. ${ADVICE}`
-        : `Served without cooking: ask that it was bred for it or is of a kind eaten so, and is spotless. Salt, acid and cold smoke do not make fish safe. ${ADVICE}`,
+      sentence: frozen ? say('caution.raw.frozen', FREEZING_FOR_RAW) : say('caution.raw.fresh'),
     })
   }
   if (brief.doneness === 'moist' && !isServedRaw(brief) && offer.parasites !== 'controlled-feed' && offer.parasites !== 'low')
-    found.push({ kind: 'doneness', sentence: `Taken out below 63 °C it is moister, and parasites or germs may survive. ${ADVICE}` })
+    found.push({ kind: 'doneness', sentence: say('caution.doneness.moist', { temperature: celsius(SAFE_C) }) })
   return found
 }
 
@@ -69,10 +75,10 @@ function fishCautions(offer: ResolvedOffer): readonly Caution[] {
   if (offer.ciguatera)
     found.push({
       kind: 'ciguatera',
-      sentence: `A large reef hunter: in warm waters it can carry ciguatera, which no cooking removes. Buy small ones from known waters. ${ADVICE}`,
+      sentence: say('caution.ciguatera'),
     })
-  if (offer.spines) found.push({ kind: 'spines', sentence: offer.spines })
-  if (offer.listing) found.push({ kind: 'listing', sentence: `${offer.listing.sentence} (${offer.listing.year}, compiled). ${ADVICE}` })
+  if (offer.spines) found.push({ kind: 'spines', sentence: phrase(offer.spines) })
+  if (offer.listing) found.push({ kind: 'listing', sentence: describeListing(offer.listing) })
   return found
 }
 
@@ -83,13 +89,13 @@ function dinerCautions(offer: ResolvedOffer, brief: NormalisedBrief): readonly C
   if (bones.typical > 2 && (shy || brief.diners.boneShy))
     found.push({
       kind: 'bones',
-      sentence: 'Bones remain in what is eaten: run a finger over every piece before it goes to children or the elderly.',
+      sentence: say('caution.bones'),
     })
   if (brief.openedByHand.length > 0)
-    found.push({ kind: 'opened', sentence: `You lifted a limit of this method by hand: ${brief.openedByHand.join(', ')}.` })
+    found.push({ kind: 'opened', sentence: say('caution.opened', { asks: brief.openedByHand.map((key) => term('ask', key)) }) })
   if (hasVulnerable(brief) && !isServedRaw(brief))
-    found.push({ kind: 'doneness', sentence: `Cook it through, 63 °C in the middle at least, for the diners you named. ${ADVICE}` })
-  if (brief.oddCut) found.push({ kind: 'format', sentence: `${brief.oddCut}.` })
+    found.push({ kind: 'doneness', sentence: say('caution.doneness.through', { temperature: celsius(SAFE_C) }) })
+  if (brief.oddCut) found.push({ kind: 'format', sentence: say('caution.format', { odd: brief.oddCut }) })
   return found
 }
 

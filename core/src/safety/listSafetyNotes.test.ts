@@ -1,9 +1,10 @@
 import { listSpecies } from '@tender-gill/catalogue/book'
 import { describe, expect, it } from 'vitest'
 import { listSafetyNotes } from './index.ts'
+import { told } from '../testing/told.ts'
 
 const notesOf = (name: string) => listSafetyNotes(listSpecies().find(({ species }) => species === name)?.offers ?? [])
-const sentenceOf = (name: string, kind: string) => notesOf(name).flatMap((note) => (note.kind === kind ? [note.sentence] : []))
+const sentenceOf = (name: string, kind: string) => notesOf(name).flatMap((note) => (note.kind === kind ? [told(note.sentence)] : []))
 
 describe('what to beware of, whatever the dish', () => {
   it('says of every species its allergen, its mercury and whether it may be eaten raw', () => {
@@ -15,7 +16,7 @@ describe('what to beware of, whatever the dish', () => {
 
   it('defers to the local authority wherever it warns', () => {
     for (const { offers } of listSpecies())
-      for (const { kind, sentence } of listSafetyNotes(offers))
+      for (const { kind, sentence } of told(listSafetyNotes(offers)))
         if (kind !== 'allergy' && kind !== 'spines' && !sentence.startsWith('Little'))
           expect(sentence).toContain('local authority’s advice')
   })

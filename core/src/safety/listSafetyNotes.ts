@@ -1,44 +1,43 @@
-import type { Caution, ResolvedOffer } from '@tender-gill/contract'
+import type { Fact, Origin, ResolvedOffer } from '@tender-gill/contract'
+import { figure, phrase, say, type Caution } from '../facts/index.ts'
 import { MERCURY_UG_PER_G } from '../tables/constants.ts'
-
-const ADVICE = 'Follow your local authority’s advice.'
-const FREEZING = '-20 °C for 7 days, or -35 °C until solid and 15 hours'
-
-const ALLERGEN_WORDS = { fish: 'It is a fish', crustacean: 'It is a crustacean', mollusc: 'It is a mollusc' } as const
-
-const both = (words: readonly string[]) => [...new Set(words)].join(' and ')
+import { describeListing, FREEZING_FOR_RAW } from './published.ts'
 
 /** What is said of eating an offer raw, without any brief in mind. */
-function describeRaw({ water, bivalve, parasites }: ResolvedOffer): string {
-  if (water !== 'sea') return 'never raw: it comes from fresh water, or its water is not known'
-  if (bivalve) return 'not offered raw in this book'
-  if (parasites === 'controlled-feed') return 'reared in the sea on pellets, commonly taken as safe raw unfrozen'
-  if (parasites === 'low') return 'a kind commonly eaten raw unfrozen'
-  if (parasites === 'host') return `may carry parasites: raw only after freezing as commonly published (${FREEZING})`
-  return `its parasites are not known: raw only after freezing as commonly published (${FREEZING})`
+function describeRaw({ water, bivalve, parasites }: ResolvedOffer): Fact {
+  if (water !== 'sea') return say('note.raw.fresh-water')
+  if (bivalve) return say('note.raw.bivalve')
+  if (parasites === 'controlled-feed') return say('note.raw.controlled-feed')
+  if (parasites === 'low') return say('note.raw.low')
+  if (parasites === 'host') return say('note.raw.host', FREEZING_FOR_RAW)
+  return say('note.raw.unknown', FREEZING_FOR_RAW)
 }
 
 function listRaw(offers: readonly ResolvedOffer[]): readonly Caution[] {
-  const words = new Map<string, string[]>()
+  const found = new Map<string, { readonly said: Fact; readonly origins: Set<Origin> }>()
   for (const offer of offers) {
     const said = describeRaw(offer)
-    words.set(said, [...(words.get(said) ?? []), offer.origin])
+    const { origins } = found.get(said.code) ?? { origins: new Set<Origin>() }
+    found.set(said.code, { said, origins: origins.add(offer.origin) })
   }
-  return [...words].map(([said, origins]) => ({
-    kind: 'raw',
-    sentence: `${words.size > 1 ? `${both(origins)[0]?.toUpperCase() ?? ''}${both(origins).slice(1)} fish` : 'Raw'}: ${said}. Salt, acid and cold smoke do not replace freezing. ${ADVICE}`,
-  }))
+  return [...found.values()].map(({ said, origins }) => {
+    const [origin] = origins
+    const who =
+      found.size === 1 || origins.size !== 1
+        ? say('note.raw.who.all')
+        : say(origin === 'wild' ? 'note.raw.who.wild' : 'note.raw.who.farmed')
+    return { kind: 'raw', sentence: say('note.raw', { who, said }) }
+  })
 }
 
 /** Mercury of the class, µg in a gram. */
 function describeMercury({ mercury }: ResolvedOffer): Caution {
   const [low, typical, high] = MERCURY_UG_PER_G[mercury]
-  const range = `about ${typical} µg in a gram of flesh (${low} to ${high}, compiled class figures)`
-  if (mercury === 'low') return { kind: 'mercury', sentence: `Little mercury: ${range}.` }
-  if (mercury === 'unknown') return { kind: 'mercury', sentence: `Its mercury is not known; fish in general hold ${range}. ${ADVICE}` }
-  const who =
-    mercury === 'medium' ? 'Pregnant women and small children count their portions' : 'Not for pregnant women and small children every week'
-  return { kind: 'mercury', sentence: `Mercury ${mercury === 'very-high' ? 'very high' : mercury}: ${range}. ${who}. ${ADVICE}` }
+  const range = { typical: figure(typical, 3), low: figure(low, 3), high: figure(high, 3) }
+  if (mercury === 'low') return { kind: 'mercury', sentence: say('note.mercury.low', range) }
+  if (mercury === 'unknown') return { kind: 'mercury', sentence: say('note.mercury.unknown', range) }
+  const who = mercury === 'medium' ? 'count' : 'not-weekly'
+  return { kind: 'mercury', sentence: say('note.mercury.class', { class: mercury === 'very-high' ? 'veryHigh' : mercury, ...range, who }) }
 }
 
 /**
@@ -49,22 +48,22 @@ export function listSafetyNotes(offers: readonly ResolvedOffer[]): readonly Caut
   const [first] = offers
   if (!first) return []
   const notes: Caution[] = []
-  if (first.listing) notes.push({ kind: 'listing', sentence: `${first.listing.sentence} (${first.listing.year}, compiled). ${ADVICE}` })
+  if (first.listing) notes.push({ kind: 'listing', sentence: describeListing(first.listing) })
   if (first.waxEster)
     notes.push({
       kind: 'wax-ester',
-      sentence: `Its oil is wax that the body cannot digest: it runs through the gut and makes people ill. It is not offered here. ${ADVICE}`,
+      sentence: say('note.wax-ester'),
     })
-  if (first.spines) notes.push({ kind: 'spines', sentence: first.spines })
+  if (first.spines) notes.push({ kind: 'spines', sentence: phrase(first.spines) })
   if (first.ciguatera)
     notes.push({
       kind: 'ciguatera',
-      sentence: `A large reef hunter: in warm waters it can carry ciguatera, which no cooking removes. Buy small ones from known waters. ${ADVICE}`,
+      sentence: say('caution.ciguatera'),
     })
   if (first.histamine)
     notes.push({
       kind: 'histamine',
-      sentence: `Keep it on ice without a break: it can form histamine, and cooking does not remove that. ${ADVICE}`,
+      sentence: say('note.histamine'),
     })
   return [
     ...notes,
@@ -72,7 +71,7 @@ export function listSafetyNotes(offers: readonly ResolvedOffer[]): readonly Caut
     ...listRaw(offers),
     {
       kind: 'allergy',
-      sentence: `${ALLERGEN_WORDS[first.allergen]}: closed to anyone allergic to ${first.allergen === 'fish' ? 'fish' : `${first.allergen}s`}.`,
+      sentence: say('note.allergy', { allergen: first.allergen }),
     },
   ]
 }

@@ -1,4 +1,5 @@
-import type { MercuryClass, NormalisedBrief } from '@tender-gill/contract'
+import type { MercuryClass } from '@tender-gill/contract'
+import type { NormalisedBrief } from '../facts/index.ts'
 import { BODY_KG, CHILD_PORTION, MERCURY_LIMIT_UG_PER_KG_WEEK, MERCURY_UG_PER_G } from '../tables/constants.ts'
 
 /** One portion a week, as methylmercury for each kg of body weight. */

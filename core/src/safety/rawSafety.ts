@@ -1,4 +1,5 @@
-import type { NormalisedBrief, ResolvedOffer } from '@tender-gill/contract'
+import type { ResolvedOffer } from '@tender-gill/contract'
+import type { NormalisedBrief } from '../facts/index.ts'
 
 type Serving = Pick<NormalisedBrief, 'method' | 'smokeHeat' | 'diners' | 'rawTreatment'>
 

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { createFindSpecies, normaliseBrief } from '../brief/index.ts'
 import { TODAY, buildBrief, buildOffer, must } from '../testing/builders.ts'
 import { estimateMercury, findCautions, findRawRefusal } from './index.ts'
+import { told } from '../testing/told.ts'
 
 const normalise = (patch: Parameters<typeof buildBrief>[0] = {}) =>
   must(normaliseBrief(buildBrief(patch), { findSpecies: createFindSpecies([buildOffer('Piscis unus')]), today: TODAY }))
@@ -63,7 +64,7 @@ describe('findCautions', () => {
   it('always stands beside a histamine former, and says 8 °C is too warm', () => {
     expect(kinds({ histamine: true }, normalise())).toContain('histamine')
     expect(
-      findCautions(buildOffer('Piscis unus', { histamine: true }), normalise({ keep: { hours: 4, tempC: 8 } }))[0]?.sentence,
+      told(findCautions(buildOffer('Piscis unus', { histamine: true }), normalise({ keep: { hours: 4, tempC: 8 } })))[0]?.sentence,
     ).toContain('8 °C is too warm')
   })
 
@@ -78,9 +79,11 @@ describe('findCautions', () => {
   })
 
   it('defers to the local authority wherever it can hurt', () => {
-    const sentences = findCautions(
-      buildOffer('Piscis unus', { histamine: true, ciguatera: true, mercury: 'very-high', parasites: 'host' }),
-      normalise({ doneness: 'moist' }),
+    const sentences = told(
+      findCautions(
+        buildOffer('Piscis unus', { histamine: true, ciguatera: true, mercury: 'very-high', parasites: 'host' }),
+        normalise({ doneness: 'moist' }),
+      ),
     )
     expect(sentences).toHaveLength(4)
     for (const { sentence } of sentences) expect(sentence).toContain('local authority')

@@ -1,4 +1,5 @@
-import type { Brief, Form, Merchant, ResolvedOffer, Slab, SlabDish, SlabFish } from '@tender-gill/contract'
+import type { Fact, Brief, Form, Merchant, ResolvedOffer, SlabDish } from '@tender-gill/contract'
+import { figure, say, share, type Slab, type SlabFish } from '../facts/index.ts'
 import { computePortionCost, findPrice } from '../amounts/index.ts'
 import { createMiss, desirabilityOfMiss } from '../axes/index.ts'
 import { toDayNumber } from '../calendar/index.ts'
@@ -34,15 +35,15 @@ function judgePrice(typical: number, usual: number): number {
   return desirabilityOfMiss(Math.max(0, above) / 0.4)
 }
 
-function describePrice(typical: number, usual: number): string {
+function describePrice(typical: number, usual: number): Fact {
   const percent = Math.round((typical / usual - 1) * 100)
-  if (Math.abs(percent) < 3) return 'at its usual price for the month'
-  return percent < 0 ? `${-percent} % below its usual price for the month` : `${percent} % above its usual price for the month`
+  if (Math.abs(percent) < 3) return say('slab.price.usual')
+  return say(percent < 0 ? 'slab.price.below' : 'slab.price.above', { share: share(Math.abs(percent) / 100) })
 }
 
 interface Judged {
   readonly good: number
-  readonly because: string[]
+  readonly because: Fact[]
   readonly unknown: SlabFish['unknown']
 }
 
@@ -50,7 +51,7 @@ function judge({ candidate: { offer, form } }: Entry, usual: number | null): Jud
   const price = findPrice(offer, form)
   const wild = offer.origin === 'wild' && offer.state === 'fresh'
   const condition = wild ? (offer.season?.condition ?? null) : null
-  const parts: (readonly [weight: number, desirability: number, words: string])[] = []
+  const parts: (readonly [weight: number, desirability: number, said: Fact])[] = []
   const unknown: SlabFish['unknown'] = []
   if (price && usual !== null)
     parts.push([WEIGHTS.price, judgePrice(price.perKg.typical, usual), describePrice(price.perKg.typical, usual)])
@@ -59,15 +60,19 @@ function judge({ candidate: { offer, form } }: Entry, usual: number | null): Jud
     parts.push([
       WEIGHTS.condition,
       desirabilityOfMiss(conditionMiss(condition)),
-      condition >= 6 ? 'in good flesh' : condition < 3 ? 'spent, thin flesh' : 'flesh not at its best',
+      say(condition >= 6 ? 'slab.flesh.good' : condition < 3 ? 'slab.flesh.spent' : 'slab.flesh.thin'),
     ])
   else if (wild) unknown.push('condition')
   if (offer.stock)
-    parts.push([WEIGHTS.stock, desirabilityOfMiss(stockMiss(offer.stock.typical)), `its stock stands at ${offer.stock.typical.toFixed(0)}`])
+    parts.push([
+      WEIGHTS.stock,
+      desirabilityOfMiss(stockMiss(offer.stock.typical)),
+      say('slab.stock', { standing: figure(offer.stock.typical) }),
+    ])
   else unknown.push('stock')
   const weight = parts.reduce((sum, [w]) => sum + w, 0)
   const logs = parts.reduce((sum, [w, desirability]) => sum + w * Math.log(desirability), 0)
-  return { good: weight === 0 ? 0 : toTenth(100 * Math.exp(logs / weight)), because: parts.map(([, , words]) => words), unknown }
+  return { good: weight === 0 ? 0 : toTenth(100 * Math.exp(logs / weight)), because: parts.map(([, , said]) => said), unknown }
 }
 
 interface LaidDish {

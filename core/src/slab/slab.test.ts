@@ -1,4 +1,5 @@
-import type { Merchant, Price, Slab } from '@tender-gill/contract'
+import type { Merchant, Price } from '@tender-gill/contract'
+import type { Slab } from '../facts/index.ts'
 import { parseSlab } from '@tender-gill/contract/validators'
 import { describe, expect, it } from 'vitest'
 import { createFindSpecies } from '../brief/index.ts'
@@ -7,6 +8,7 @@ import { applyMarket } from '../market/index.ts'
 import { createPriceBook, readSeries } from '../prices/index.ts'
 import { buildBrief, buildOffer, buildSheet, TODAY } from '../testing/builders.ts'
 import { stepSlab } from './index.ts'
+import { told } from '../testing/told.ts'
 
 const weekly = (species: string, price: (week: number) => number, patch: Partial<Price> = {}): Price[] =>
   Array.from({ length: 20 }, (_, week) => ({
@@ -43,10 +45,10 @@ describe('today’s slab', () => {
     const cheap = weekly('Piscis unus', (week) => (week === 0 ? 24 : 30))
     const dear = weekly('Piscis duo', (week) => (week === 0 ? 12 : 8))
     const slab = lay([...cheap, ...dear])
-    expect(parseSlab(slab).ok).toBe(true)
+    expect(parseSlab(told(slab)).ok).toBe(true)
     expect(slab.fish.map(({ species }) => species)).toEqual(['Piscis unus', 'Piscis duo'])
-    expect(slab.fish[0]?.because[0]).toMatch(/\d+ % below its usual price/)
-    expect(slab.fish[1]?.because[0]).toMatch(/\d+ % above its usual price/)
+    expect(told(slab).fish[0]?.because[0]).toMatch(/\d+ % below its usual price/)
+    expect(told(slab).fish[1]?.because[0]).toMatch(/\d+ % above its usual price/)
     expect(slab.fish[0]?.usualPerKg).toBeCloseTo(30, 6)
     expect(slab.fish[0]?.portionCost?.typical).toBeGreaterThan((0.15 * (slab.fish[0]?.perKg.typical ?? 0)) / 1)
   })

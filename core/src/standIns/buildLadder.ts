@@ -1,4 +1,5 @@
-import type { CauseKind, MissingReason, Rung, SharedCauses } from '@tender-gill/contract'
+import type { CauseKind, MissingReason, SharedCauses } from '@tender-gill/contract'
+import type { Rung } from '../facts/index.ts'
 import { toTenth } from '../fit/index.ts'
 import { listStandings, type Board, type Entry } from '../lineUp/index.ts'
 import { LADDER } from '../tables/constants.ts'

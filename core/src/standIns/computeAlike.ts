@@ -1,4 +1,5 @@
-import type { NormalisedBrief, TextureKey } from '@tender-gill/contract'
+import type { TextureKey } from '@tender-gill/contract'
+import type { NormalisedBrief } from '../facts/index.ts'
 import type { Scoring } from '../fit/index.ts'
 import { ALIKE } from '../tables/constants.ts'
 import type { Candidate } from '../traits/index.ts'

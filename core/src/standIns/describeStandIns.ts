@@ -1,4 +1,5 @@
-import type { MissingFish, Range, StandIn, TextureKey } from '@tender-gill/contract'
+import type { MissingFish, Range, TextureKey } from '@tender-gill/contract'
+import type { StandIn } from '../facts/index.ts'
 import { computePortionCost, computeWeightToBuyG } from '../amounts/index.ts'
 import { toTenth } from '../fit/index.ts'
 import { listStandings, type Board, type Entry } from '../lineUp/index.ts'

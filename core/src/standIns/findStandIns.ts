@@ -1,14 +1,5 @@
-import type {
-  Brief,
-  LeftOutFish,
-  MissingReason,
-  OfferSheet,
-  Problem,
-  ResolvedOffer,
-  Result,
-  StandIns,
-  StandInsRequest,
-} from '@tender-gill/contract'
+import type { Fact, Brief, MissingReason, OfferSheet, ResolvedOffer, Result, StandInsRequest } from '@tender-gill/contract'
+import { say, type LeftOutFish, type Problem, type StandIns } from '../facts/index.ts'
 import { stateMatches } from '../gates/index.ts'
 import { byFit, createBoard, listLeftOut, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
 import { ENGINE_VERSION, LADDER } from '../tables/constants.ts'
@@ -43,11 +34,11 @@ function pickMissing(board: Board, species: string, missingOffer: string | undef
   return [...(narrowed.length > 0 ? narrowed : own)].sort(byFit)[0]
 }
 
-function whyEmpty(passing: number, qualified: number, because: MissingReason | null): string {
-  if (passing === 0) return 'No other fish passes what this dish must have. See who was left out, and what would open it.'
-  if (qualified === 0 && because === 'too-dear') return 'No fish that can do this dish is known to be cheaper.'
-  if (qualified === 0 && because === 'stock') return 'No fish that can do this dish stands better.'
-  return `No fish that can do this dish reaches ${LADDER.leastFit} of 100.`
+function whyEmpty(passing: number, qualified: number, because: MissingReason | null): Fact {
+  if (passing === 0) return say('stand-ins.none.passes')
+  if (qualified === 0 && because === 'too-dear') return say('stand-ins.none.cheaper')
+  if (qualified === 0 && because === 'stock') return say('stand-ins.none.better-stock')
+  return say('stand-ins.none.fits', { least: LADDER.leastFit })
 }
 
 /**
@@ -64,9 +55,10 @@ export function findStandIns(
   const first = createBoard(brief, sheet, today)
   if (!first.ok) return first
   const species = first.value.findSpecies(name)
-  if (!species) return { ok: false, error: [{ path: '/missing', message: `no fish named "${name}" in the book` }] }
+  if (!species) return { ok: false, error: [{ path: '/missing', message: say('problem.no-fish', { name }) }] }
   const known = pickMissing(first.value, species, missingOffer)
-  if (!known) return { ok: false, error: [{ path: '/missingOffer', message: `no offer "${missingOffer ?? ''}" of ${species}` }] }
+  if (!known)
+    return { ok: false, error: [{ path: '/missingOffer', message: say('problem.no-offer', { offer: missingOffer ?? '', species }) }] }
   const again = because === 'allergy' ? createBoard(withAllergy(brief, known.candidate.offer.allergen), sheet, today) : first
   if (!again.ok) return again
   const board = again.value

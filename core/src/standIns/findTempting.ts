@@ -1,4 +1,5 @@
-import type { ResolvedOffer, Tempting } from '@tender-gill/contract'
+import type { Fact, ResolvedOffer } from '@tender-gill/contract'
+import { figure, say, type Tempting } from '../facts/index.ts'
 import { describeGate } from '../gates/index.ts'
 import { explainPoints } from '../fit/index.ts'
 import type { Board, Entry } from '../lineUp/index.ts'
@@ -22,11 +23,11 @@ export function computeLure(offer: ResolvedOffer, missing: ResolvedOffer): numbe
   return offer.familiarity / 10 + likeness / 3
 }
 
-function describeTempting({ entry, standIn }: TemptingCandidate, board: Board): string {
+function describeTempting({ entry, standIn }: TemptingCandidate, board: Board): Fact {
   const gate = entry.gates[0]
   if (gate) return describeGate(gate, entry.candidate, board.brief)
   const worst = explainPoints(entry.fit, board.brief)[0]
-  return `Only ${Math.round(standIn ?? 0)} of 100 as a stand-in. ${worst?.sentence ?? 'It is a different fish in this dish.'}`
+  return say('tempting.low', { score: figure(standIn ?? 0), worst: worst?.sentence ?? say('tempting.different') })
 }
 
 /** Up to three fish that come to mind first and would be wrong here: gated, or far below the best stand-in. */

@@ -1,4 +1,5 @@
-import type { NormalisedBrief, Range, TextureKey } from '@tender-gill/contract'
+import type { Range, TextureKey } from '@tender-gill/contract'
+import type { NormalisedBrief } from '../facts/index.ts'
 import { toAxis } from '../axes/index.ts'
 import type { Scoring } from '../fit/index.ts'
 import { ALIKE, AXES, WORSE_SIDE } from '../tables/constants.ts'

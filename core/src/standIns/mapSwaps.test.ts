@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest'
 import { createPlainBrief } from '../tables/methods.ts'
 import { cases } from '../testing/cases.ts'
 import { briefArbitrary, offersArbitrary } from '../testing/arbitraries.ts'
-import { TODAY, buildBrief, buildSheet, must } from '../testing/builders.ts'
+import { TODAY, buildBrief, buildSheet, mustTell as must } from '../testing/builders.ts'
 import { findStandIns, mapSwaps } from './index.ts'
 
 const book = createOfferSheet(TODAY)

@@ -1,4 +1,5 @@
-import type { Brief, OfferSheet, Problem, Result, SwapFish, SwapLink, SwapMap } from '@tender-gill/contract'
+import type { Brief, OfferSheet, Result, SwapLink } from '@tender-gill/contract'
+import type { Problem, SwapFish, SwapMap } from '../facts/index.ts'
 import { toTenth } from '../fit/index.ts'
 import { describeGate } from '../gates/index.ts'
 import { byFit, createBoard, groupBySpecies, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'

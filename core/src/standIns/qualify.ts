@@ -1,11 +1,12 @@
-import type { MissingReason } from '@tender-gill/contract'
+import type { Fact, MissingReason } from '@tender-gill/contract'
 import { computePortionCost } from '../amounts/index.ts'
 import type { Board, Entry } from '../lineUp/index.ts'
+import { say } from '../facts/index.ts'
 
 /** Which entries may stand in, and which conditions could not be checked. */
 export interface Qualified {
   readonly entries: readonly Entry[]
-  readonly dropped: readonly string[]
+  readonly dropped: readonly Fact[]
 }
 
 const costOf = ({ candidate }: Entry, board: Board) => computePortionCost(candidate.offer, candidate.form, board.brief)?.typical
@@ -13,14 +14,14 @@ const costOf = ({ candidate }: Entry, board: Board) => computePortionCost(candid
 function cheaperOnly(entries: readonly Entry[], missing: Entry, board: Board): Qualified {
   const limit = costOf(missing, board)
   if (limit === undefined || entries.every((entry) => costOf(entry, board) === undefined))
-    return { entries, dropped: ['Prices are not known, so “too dear” could not be checked: the ladder is by likeness alone.'] }
+    return { entries, dropped: [say('stand-ins.unchecked.price')] }
   return { entries: entries.filter((entry) => (costOf(entry, board) ?? Infinity) < limit), dropped: [] }
 }
 
 function betterStockOnly(entries: readonly Entry[], missing: Entry): Qualified {
   const floor = missing.candidate.offer.stock?.typical
   if (floor === undefined || entries.every(({ candidate }) => candidate.offer.stock === null))
-    return { entries, dropped: ['No evidence is kept on these stocks, so their standing could not be checked.'] }
+    return { entries, dropped: [say('stand-ins.unchecked.stock')] }
   return { entries: entries.filter(({ candidate }) => (candidate.offer.stock?.typical ?? -1) > floor), dropped: [] }
 }
 

@@ -19,6 +19,7 @@ import {
   type Cause,
   type RungCandidate,
 } from './index.ts'
+import { told } from '../testing/told.ts'
 
 const book = createOfferSheet(TODAY)
 const ask = (patch: Partial<StandInsRequest>, sheet = book) =>
@@ -241,13 +242,13 @@ describe('chooseLadder', () => {
 describe('findStandIns', () => {
   it('answers in the shape of the contract', () => {
     const answer = must(ask({ method: 'poach', format: 'chunk', diners: { children: 1 } }))
-    expect(parseStandIns(JSON.parse(JSON.stringify(answer)))).toMatchObject({ ok: true })
+    expect(parseStandIns(JSON.parse(JSON.stringify(told(answer))))).toMatchObject({ ok: true })
   })
 
   it('tells the menu on every rung of another species, with at most six changes besides', () => {
     const { ladder } = must(ask({ method: 'grill', format: 'chunk', missing: 'Argyrosomus regius' }))
     expect(ladder.length).toBeGreaterThan(1)
-    for (const { changes } of ladder) {
+    for (const { changes } of told(ladder)) {
       expect(changes.at(-1)).toMatchObject({ kind: 'menu-name', sentence: expect.stringContaining('allergen sheet') })
       expect(changes.length).toBeLessThanOrEqual(7)
     }
@@ -314,7 +315,7 @@ describe('findStandIns', () => {
     const answer = must(ask({ missing: 'Gadus morhua', because: 'allergy' }))
     for (const { offerId } of answer.ladder) expect(book.offers.find(({ id }) => id === offerId)?.allergen).not.toBe('fish')
     const nothing = must(ask({ missing: 'Piscis unus' }, buildSheet(buildOffer('Piscis unus'))))
-    expect(nothing).toMatchObject({ ladder: [], atLeastOne: 0, emptyBecause: expect.stringContaining('No other fish') })
+    expect(told(nothing)).toMatchObject({ ladder: [], atLeastOne: 0, emptyBecause: expect.stringContaining('No other fish') })
   })
 
   it('names the place of an unknown missing fish and of an unknown offer of it', () => {

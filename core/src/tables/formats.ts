@@ -14,15 +14,3 @@ export const FORMAT_ASKS: { readonly [F in Format]?: { readonly [K in AskKey]?: 
 export const WITHOUT_DEPTH: ReadonlySet<Format> = new Set(['whole', 'steak', 'slice', 'mince', 'frame'])
 /** Cuts eaten with the skin on. */
 export const WITH_SKIN: ReadonlySet<Format> = new Set(['whole', 'fillet-skin-on', 'portion', 'steak'])
-
-export const FORMAT_LABEL: Record<Format, string> = {
-  whole: 'whole fish',
-  'fillet-skin-on': 'fillets, skin on',
-  'fillet-skinless': 'fillets, skinless',
-  portion: 'portions',
-  steak: 'steaks',
-  chunk: 'chunks',
-  slice: 'slices',
-  mince: 'mince',
-  frame: 'frames',
-}

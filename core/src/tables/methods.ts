@@ -15,7 +15,6 @@ export type DefaultAsks = { readonly [K in BandKey]?: DefaultAsk } & {
 
 export type Heat = 'contact' | 'fierce' | 'dry' | 'steam' | 'water' | 'fat' | 'none'
 export interface MethodEntry {
-  readonly label: string
   readonly asks: DefaultAsks
   /** Where a cut changes what the method asks: field by field over `asks`. */
   readonly byFormat?: { readonly [F in Format]?: { readonly [K in AskKey]?: Partial<DefaultAsk> } }
@@ -45,7 +44,6 @@ const eatenOffTheBone = { to: 5, pull: 2, why: 'eaten off the frame, so some bon
 /** What each way of cooking asks of a fish. Each number stands beside its reason; pulls are 0 to 5. */
 export const METHOD_TABLE: Record<Method, MethodEntry> = {
   'pan-sear': {
-    label: 'Pan-seared',
     heat: 'contact',
     cookingYield: 0.82,
     asks: {
@@ -65,7 +63,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     },
   },
   'shallow-fry': {
-    label: 'Shallow-fried in a coat',
     heat: 'contact',
     cookingYield: 0.82,
     asks: {
@@ -79,7 +76,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     byFormat: { whole: { bones: eatenOffTheBone }, steak: { bones: { to: 4, pull: 2 } } },
   },
   'deep-fry': {
-    label: 'Deep-fried',
     heat: 'fat',
     cookingYield: 0.78,
     asks: {
@@ -102,7 +98,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     },
   },
   grill: {
-    label: 'Grilled over coals',
     heat: 'fierce',
     cookingYield: 0.76,
     parts: { first: ['collar', 'belly'], why: 'collar and belly carry the fat that fierce heat asks for' },
@@ -127,7 +122,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     },
   },
   broil: {
-    label: 'Under the broiler',
     heat: 'fierce',
     cookingYield: 0.76,
     parts: { first: ['collar', 'belly'], why: 'collar and belly carry the fat that fierce heat asks for' },
@@ -145,7 +139,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     },
   },
   roast: {
-    label: 'Roasted in the oven',
     heat: 'dry',
     cookingYield: 0.8,
     asks: {
@@ -160,7 +153,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     byFormat: { whole: { bones: eatenOffTheBone, thickness: { pull: 0 } }, steak: { bones: { to: 4, pull: 2 } } },
   },
   'roast-whole': {
-    label: 'Roasted whole',
     heat: 'dry',
     cookingYield: 0.8,
     asks: {
@@ -174,7 +166,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     },
   },
   steam: {
-    label: 'Steamed',
     heat: 'steam',
     cookingYield: 0.85,
     asks: {
@@ -189,7 +180,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     byFormat: { whole: { bones: eatenOffTheBone } },
   },
   'steam-whole': {
-    label: 'Steamed whole',
     heat: 'steam',
     cookingYield: 0.85,
     asks: {
@@ -203,7 +193,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     },
   },
   'wrap-steam': {
-    label: 'Steamed in a wrap',
     heat: 'steam',
     cookingYield: 0.85,
     asks: {
@@ -217,7 +206,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     byFormat: { whole: { bones: eatenOffTheBone } },
   },
   poach: {
-    label: 'Poached',
     heat: 'water',
     cookingYield: 0.85,
     asks: {
@@ -232,7 +220,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     byFormat: { whole: { bones: eatenOffTheBone } },
   },
   braise: {
-    label: 'Braised',
     heat: 'water',
     cookingYield: 0.8,
     asks: {
@@ -248,7 +235,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     byFormat: { whole: { bones: { to: 5 }, thickness: { pull: 0 } } },
   },
   stew: {
-    label: 'Stewed in a pot',
     heat: 'water',
     cookingYield: 0.8,
     asks: {
@@ -263,7 +249,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     byFormat: { whole: { bones: { to: 5, pull: 2 } }, steak: { bones: { to: 4.5, pull: 2, why: 'a steak keeps its round of bone' } } },
   },
   chowder: {
-    label: 'In a chowder',
     heat: 'water',
     cookingYield: 0.8,
     asks: {
@@ -278,7 +263,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     },
   },
   curry: {
-    label: 'In a curry',
     heat: 'water',
     cookingYield: 0.8,
     asks: {
@@ -292,7 +276,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     byFormat: { whole: { bones: { to: 6 } }, steak: { bones: { to: 5.5, why: 'bone-in slices are the custom' } } },
   },
   'sous-vide': {
-    label: 'In a bag at low heat',
     heat: 'water',
     cookingYield: 0.9,
     asks: {
@@ -305,7 +288,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     },
   },
   raw: {
-    label: 'Served raw',
     heat: 'none',
     cookingYield: 1,
     asks: {
@@ -316,7 +298,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     },
   },
   cure: {
-    label: 'Cured',
     heat: 'none',
     cookingYield: 0.85,
     asks: {
@@ -329,7 +310,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     byFormat: { whole: { bones: { to: 5, pull: 1 }, thickness: { pull: 0 } } },
   },
   smoke: {
-    label: 'Smoked',
     heat: 'dry',
     cookingYield: 0.72,
     parts: { first: ['belly'], why: 'the fattest part takes smoke best' },
@@ -343,7 +323,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     byFormat: { whole: { bones: { to: 6, pull: 1 } } },
   },
   mince: {
-    label: 'Minced or pounded',
     heat: 'water',
     cookingYield: 0.8,
     parts: { first: ['tail'], why: 'the tail is thin and sinewy; minced it is as good as any, and the rest is left for a plate' },
@@ -356,7 +335,6 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     },
   },
   broth: {
-    label: 'Simmered for broth',
     heat: 'water',
     cookingYield: 1,
     asks: {
@@ -426,7 +404,7 @@ const WHOLE_LEAST_G = 5
 
 /** A method in one of its cuts with nothing else asked: what a fish is good for by itself. A whole fish must be of a size that is so cooked. */
 export const createPlainBrief = (method: Method, format: Format): Brief => ({
-  dish: METHOD_TABLE[method].label,
+  dish: method,
   method,
   format,
   ...(format === 'whole' ? { wholeWeightG: { from: WHOLE_LEAST_G, to: WHOLE_MOST_G[method] ?? WHOLE_USUAL_G } } : {}),

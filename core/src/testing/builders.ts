@@ -1,3 +1,5 @@
+import type { Told } from '@tender-gill/words'
+import { told } from './told.ts'
 import type { BasedRange, Brief, FleshKey, OfferSheet, Range, ResolvedOffer } from '@tender-gill/contract'
 
 export const TODAY = '2026-06-13'
@@ -92,3 +94,5 @@ export function must<T>(result: { ok: true; value: T } | { ok: false; error: unk
   if (!result.ok) throw new Error(JSON.stringify(result.error))
   return result.value
 }
+/** The same with its facts told, as a reader sees it. */
+export const mustTell = <T>(result: { ok: true; value: T } | { ok: false; error: unknown }): Told<T> => told(must(result))

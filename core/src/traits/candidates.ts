@@ -1,4 +1,5 @@
-import type { Form, NormalisedBrief, ResolvedOffer } from '@tender-gill/contract'
+import type { Form, ResolvedOffer } from '@tender-gill/contract'
+import type { NormalisedBrief } from '../facts/index.ts'
 import { FORMS_FOR } from '../tables/constants.ts'
 
 /** One way to put an offer on the board: the offer and the form it is bought in. */

@@ -1,4 +1,5 @@
-import type { AskKey, BandKey, BoneCut, Format, NormalisedBrief, Range, ResolvedOffer } from '@tender-gill/contract'
+import type { AskKey, BandKey, BoneCut, Format, Range, ResolvedOffer } from '@tender-gill/contract'
+import type { NormalisedBrief } from '../facts/index.ts'
 import { computePortionCost } from '../amounts/computePortionCost.ts'
 import type { Candidate } from './candidates.ts'
 

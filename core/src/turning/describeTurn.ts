@@ -1,14 +1,18 @@
-import type { BandKey, TurningPoint } from '@tender-gill/contract'
+import type { BandKey, Fact, Quantity } from '@tender-gill/contract'
+import { figure, money, say, share, term, trait, type TurningPoint } from '../facts/index.ts'
 import { fromAxis } from '../axes/index.ts'
-import { ASK_LABEL, describeValue } from '../describe/index.ts'
 import type { Turn } from './nearest.ts'
 import type { Field } from './runners.ts'
 
-const percent = (factor: number) => Math.abs(Math.round((factor - 1) * 1000) / 10)
+function describePrice(fish: string, other: string, factor: number, cost: Quantity | null): Fact {
+  const by = share(Math.abs(factor - 1))
+  const more = factor > 1
+  return cost === null
+    ? say(more ? 'turn.price.more.unknown' : 'turn.price.less.unknown', { fish, other, by })
+    : say(more ? 'turn.price.more' : 'turn.price.less', { fish, other, by, cost })
+}
 
-const toFigures = (x: number) => String(Number(x.toPrecision(4)))
-
-/** A turn in words, and written into the brief. */
+/** A turn as a fact, and written into the brief. */
 export function describeTurn(turn: Turn, field: Field): TurningPoint {
   const { move, first, value, steps } = turn
   const base = { species: first.species, common: first.common, steps }
@@ -23,12 +27,11 @@ export function describeTurn(turn: Turn, field: Field): TurningPoint {
       from: own?.cost?.typical ?? null,
       to: cost,
       opens: [],
-      sentence: `${first.common} goes first if a portion of ${name} costs ${percent(factor)} % ${factor > 1 ? 'more' : 'less'}${cost === null ? '' : `, ${cost.toFixed(2)}`}.`,
+      sentence: describePrice(first.common, name, factor, cost === null ? null : money(cost, null)),
     }
   }
   const scored = field.asks[move.at]
   const key = scored?.key ?? 'firmness'
-  const label = ASK_LABEL[key]
   const path = key === 'colour' ? '/colour' : `/asks/${key}`
   if (move.kind === 'pull')
     return {
@@ -37,19 +40,24 @@ export function describeTurn(turn: Turn, field: Field): TurningPoint {
       from: scored?.ask.pull ?? 0,
       to: value,
       opens: [{ path: `${path}/pull`, value: move.to }],
-      sentence: `${first.common} goes first if ${label.toLowerCase()} matters ${value.toFixed(1)} of 5 instead of ${scored?.ask.pull ?? 0}.`,
+      sentence: say('turn.pull', {
+        fish: first.common,
+        ask: term('ask', key),
+        to: figure(value, 1),
+        was: figure(scored?.ask.pull ?? 0, 1),
+      }),
     }
   const edge = fromAxis(key as BandKey, value)
   const before = scored?.ask[move.end] ?? 0
-  const words = (x: number) => describeValue(key as BandKey, x)
-  // Two places so near that words do not tell them apart are told by their figures.
-  const [to, was] = words(edge) === words(before) ? [toFigures(edge), toFigures(before)] : [words(edge), words(before)]
   return {
     ...base,
     kind: 'edge',
     from: before,
     to: edge,
     opens: [{ path: `${path}/${move.end}`, value: move.to }],
-    sentence: `${first.common} goes first if ${label.toLowerCase()} is wanted ${move.end === 'from' ? 'from' : 'up to'} ${to} instead of ${was}.`,
+    sentence: say(move.end === 'from' ? 'turn.edge.from' : 'turn.edge.to', {
+      ...{ fish: first.common, ask: term('ask', key) },
+      ...{ to: trait(key, edge), was: trait(key, before) },
+    }),
   }
 }

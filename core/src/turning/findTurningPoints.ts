@@ -1,4 +1,5 @@
-import type { Brief, OfferSheet, Problem, Result, TurningKind, TurningPoint, TurningPoints, TurningRequest } from '@tender-gill/contract'
+import type { Brief, OfferSheet, Result, TurningKind, TurningRequest } from '@tender-gill/contract'
+import { say, type Problem, type TurningPoint, type TurningPoints } from '../facts/index.ts'
 import { finish } from '../draws/index.ts'
 import { createBoard, knowsTheYear } from '../lineUp/index.ts'
 import { describeTurn } from './describeTurn.ts'
@@ -59,7 +60,7 @@ export function* stepTurningPoints(
   const leader = findFirst(field)
   const accepted = winner === undefined ? undefined : board.findSpecies(winner)
   if (winner !== undefined && accepted === undefined)
-    return { ok: false, error: [{ path: '/winner', message: `no fish named "${winner}" in the book` }] }
+    return { ok: false, error: [{ path: '/winner', message: say('problem.no-fish', { name: winner }) }] }
   const wanted = askFor(leader, accepted)
   if (!leader || (accepted !== undefined && accepted === leader.species))
     return { ok: true, value: { leader: leader?.species ?? null, points: [], nothingInRange: [], notLookedAt: [] } }

@@ -1,4 +1,5 @@
-import type { AskKey, BandKey, Gate, NormalisedAsk, NormalisedBrief, Range } from '@tender-gill/contract'
+import type { AskKey, BandKey, Gate, Range } from '@tender-gill/contract'
+import type { NormalisedAsk, NormalisedBrief } from '../facts/index.ts'
 import { computeMiss, desirabilityOfMiss, toAxis, type Band } from '../axes/index.ts'
 import type { ScoredAsk } from '../fit/index.ts'
 import { asksCost, computePrecedence, judgeForms, type Board, type Entry } from '../lineUp/index.ts'

@@ -1,8 +1,7 @@
-import type { Brief, Format, OfferSheet, Problem, Result, TurningPoint } from '@tender-gill/contract'
+import type { Brief, Format, OfferSheet, Result } from '@tender-gill/contract'
+import { say, term, type Problem, type TurningPoint } from '../facts/index.ts'
 import { createBoard, type Board } from '../lineUp/index.ts'
 import { midMonth, monthsAway, monthsByNearness } from '../market/index.ts'
-import { nameMonth } from '../describe/index.ts'
-import { FORMAT_LABEL } from '../tables/formats.ts'
 import { usualFormats } from '../tables/methods.ts'
 import type { Wanted } from './nearest.ts'
 import { findFirst } from './findFirst.ts'
@@ -25,7 +24,7 @@ export function turnByMonth(brief: Brief, sheet: OfferSheet, board: Board, wante
         from: Number(board.brief.date.slice(5, 7)),
         to: month,
         opens: [{ path: '/date', value: date }],
-        sentence: `${first.common} goes first in ${nameMonth(month)}.`,
+        sentence: say('turn.month', { fish: first.common, month: term('month', String(month)) }),
       }
   }
   return undefined
@@ -45,7 +44,7 @@ export function turnByFormat(brief: Brief, sheet: OfferSheet, board: Board, want
         from: null,
         to: null,
         opens: [{ path: '/format', value: format }],
-        sentence: `${first.common} goes first with ${FORMAT_LABEL[format]} instead of ${FORMAT_LABEL[board.brief.format]}.`,
+        sentence: say('turn.format', { fish: first.common, now: term('format', format), was: term('format', board.brief.format) }),
       }
   }
   return undefined

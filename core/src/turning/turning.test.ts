@@ -1,5 +1,6 @@
 import { createOfferSheet } from '@tender-gill/catalogue/book'
-import type { BandKey, Brief, OfferSheet, TurningPoint } from '@tender-gill/contract'
+import type { BandKey, Brief, OfferSheet } from '@tender-gill/contract'
+import type { TurningPoint } from '../facts/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { fromAxis, toAxis } from '../axes/index.ts'
@@ -74,8 +75,8 @@ function expectTurns(brief: Brief, winner?: string): void {
     if (point.kind === 'format') expect(leaderOf(applyOpenings(brief, point.opens))).toBe(point.species)
     if (point.kind !== 'pull' && point.kind !== 'edge') continue
     const [short, beyond] = around(point)
-    expect(leaderOf(applyAt(brief, point, beyond)), point.sentence).toBe(point.species)
-    expect(others(leaderOf(applyAt(brief, point, short))), point.sentence).toBe(false)
+    expect(leaderOf(applyAt(brief, point, beyond)), point.sentence.code).toBe(point.species)
+    expect(others(leaderOf(applyAt(brief, point, short))), point.sentence.code).toBe(false)
   }
 }
 
@@ -145,12 +146,12 @@ describe('what would change the answer', () => {
         const factor = point.to / point.from
         const at = (by: number) => SOLD.map((species) => leaderOf(scalePrices(brief, species, by)))
         const hair = factor > 1 ? 1.00001 : 0.99999
-        expect(at(factor * hair), point.sentence).toContain(point.species)
+        expect(at(factor * hair), point.sentence.code).toContain(point.species)
         // A tenth short of it, in steps either way, no single price unseats the leader.
         const short = 1 + (factor - 1) * 0.9
         expect(
           at(short).every((species) => species === leader),
-          point.sentence,
+          point.sentence.code,
         ).toBe(true)
       }),
       { seed: 33, numRuns: cases(60) },

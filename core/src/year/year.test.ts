@@ -2,7 +2,7 @@ import type { OfferSheet, Season } from '@tender-gill/contract'
 import { parseYearOfDish } from '@tender-gill/contract/validators'
 import { describe, expect, it } from 'vitest'
 import { rankLineUp } from '../lineUp/index.ts'
-import { TODAY, buildBrief, buildOffer, buildSheet, must } from '../testing/builders.ts'
+import { TODAY, buildBrief, buildOffer, buildSheet, mustTell as must } from '../testing/builders.ts'
 import { findYearOfDish } from './index.ts'
 
 const season = (species: string, landings: readonly number[]): Season => ({

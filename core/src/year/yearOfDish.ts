@@ -1,4 +1,5 @@
-import type { Brief, LineUp, MonthOfDish, OfferSheet, Problem, Result, YearOfDish } from '@tender-gill/contract'
+import type { Brief, MonthOfDish, OfferSheet, Result, YearOfDish } from '@tender-gill/contract'
+import type { LineUp, Problem } from '../facts/index.ts'
 import { createBoard, knowsTheYear, rankBoard } from '../lineUp/index.ts'
 import { midMonth } from '../market/index.ts'
 

@@ -7,8 +7,10 @@ import type {
   Kitchen,
   OfferSheet,
   Problem,
+  Untold,
 } from '@tender-gill/contract'
-import { createBoard, describeDay, markAbsent, stepAbsencePlan, type Board } from '@tender-gill/core'
+import { createBoard, markAbsent, stepAbsencePlan, type Board } from '@tender-gill/core'
+import { nameDay, termsOf } from '@tender-gill/words'
 import type { Desk } from '../compute/desk.ts'
 import type { Study } from '../compute/study.ts'
 import { stepDecision } from '../decisions/decisionStudies.ts'
@@ -48,7 +50,7 @@ function* stepMoves(moves: readonly Move[], note: string, today: string): Genera
   return Promise.all(prepared)
 }
 
-const absencePlan: Study<AbsencePlanRequest, AbsencePlan> = async (desk, kitchen, request) => {
+const absencePlan: Study<AbsencePlanRequest, Untold<AbsencePlan>> = async (desk, kitchen, request) => {
   const { sheetOf } = await desk.openSheets(kitchen)
   const context = { today: kitchen.today, dishes: await desk.servings.list(kitchen.id), sheetOf }
   return (function* () {
@@ -93,7 +95,7 @@ const prepareAbsence: Study<AbsenceInput, Promise<PreparedAbsence>> = async (des
   if (input.to < input.from) throw refuse([{ path: '/to', message: 'must not be before the first day' }])
   const named = { ...input, species: offer.species, common: offer.common }
   const moves = await findMoves(desk, kitchen, named, ({ brief }) => markAbsent(sheets.sheetOf(brief), named))
-  const note = `${offer.common} is missing until ${describeDay(input.to)}`
+  const note = `${offer.common} is missing until ${nameDay(input.to, termsOf('en'))}`
   return (function* () {
     const prepared = yield* stepMoves(moves, note, kitchen.today)
     return prepared.then((done) => ({ named, moves: done }))

@@ -10,6 +10,7 @@ import type {
   SwapMap,
   TurningPoints,
   TurningRequest,
+  Untold,
   YearOfDish,
 } from '@tender-gill/contract'
 import {
@@ -30,26 +31,26 @@ function* unwrapped<T>(work: Generator<unknown, Parameters<typeof unwrap<T>>[0]>
   return unwrap(yield* work)
 }
 
-const lineUp: Study<Brief, LineUp> = async (desk, kitchen, brief) => {
+const lineUp: Study<Brief, Untold<LineUp>> = async (desk, kitchen, brief) => {
   const sheet = (await desk.openSheets(kitchen)).sheetOf(brief)
   return stepBoard(unwrap(createBoard(brief, sheet, kitchen.today)), sheet, {})
 }
-const standIns: Study<StandInsRequest, StandIns> = async (desk, kitchen, request) =>
+const standIns: Study<StandInsRequest, Untold<StandIns>> = async (desk, kitchen, request) =>
   unwrap(findStandIns(request, (await desk.openSheets(kitchen)).sheetOf(request), kitchen))
-const swapMap: Study<Brief, SwapMap> = async (desk, kitchen, brief) =>
+const swapMap: Study<Brief, Untold<SwapMap>> = async (desk, kitchen, brief) =>
   unwrap(mapSwaps(brief, (await desk.openSheets(kitchen)).sheetOf(brief), kitchen))
 const year: Study<Brief, YearOfDish> = async (desk, kitchen, brief) =>
   unwrapped(stepYearOfDish(brief, (await desk.openSheets(kitchen)).sheetOf(brief), kitchen))
-const turningPoints: Study<TurningRequest, TurningPoints> = async (desk, kitchen, { winner, ...brief }) =>
+const turningPoints: Study<TurningRequest, Untold<TurningPoints>> = async (desk, kitchen, { winner, ...brief }) =>
   unwrapped(
     stepTurningPoints(brief, (await desk.openSheets(kitchen)).sheetOf(brief), {
       today: kitchen.today,
       ...(winner === undefined ? {} : { winner }),
     }),
   )
-const pot: Study<PotRequest, PotPlan> = async (desk, kitchen, request) =>
+const pot: Study<PotRequest, Untold<PotPlan>> = async (desk, kitchen, request) =>
   unwrap(answerPot(request, (await desk.openSheets(kitchen)).sheetOf(request), kitchen))
-const fishFirst: Study<FishFirstRequest, FishFirst> = async (desk, kitchen, request) =>
+const fishFirst: Study<FishFirstRequest, Untold<FishFirst>> = async (desk, kitchen, request) =>
   unwrap(answerFishFirst(request, (await desk.openSheets(kitchen)).sheetOf(request), kitchen))
 
 /** The engine's verbs on a kitchen's day. */

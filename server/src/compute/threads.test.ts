@@ -22,13 +22,13 @@ afterAll(async () => {
 const brief = { dish: 'Skewers', method: 'grill' as const, format: 'chunk' as const, draws: 200 }
 
 describe('a thread that computes', () => {
-  it('answers as it is answered here, and refuses with the same words at the same place', async () => {
+  it('answers as it is answered here, and refuses for the same reason at the same place', async () => {
     expect(await threads.ask('lineUp', kitchen, brief)).toEqual(await server.compute.ask('lineUp', kitchen, brief))
     expect(await threads.ask('sheetName', kitchen, {})).toEqual(await server.compute.ask('sheetName', kitchen, {}))
     const wrong = { ...brief, pool: ['Nemo nemo'] }
     await expect(threads.ask('lineUp', kitchen, wrong)).rejects.toMatchObject({
       code: 'invalid',
-      details: { problems: [{ path: '/pool/0', message: 'no fish named "Nemo nemo" in the book' }] },
+      details: { problems: [{ path: '/pool/0', message: { code: 'problem.no-fish', params: { name: 'Nemo nemo' } } }] },
     })
   })
 

@@ -1,4 +1,4 @@
-import type { CoverCard, Problem } from '@tender-gill/contract'
+import type { CoverCard, Problem, Untold } from '@tender-gill/contract'
 import { addDays, countDays, stepCoverCard } from '@tender-gill/core'
 import type { Study } from '../compute/study.ts'
 import { refuse } from '../http/errors.ts'
@@ -12,7 +12,7 @@ function checkSpan(from: string, to: string): readonly Problem[] {
   return days > MOST_DAYS ? [{ path: '/to', message: `at most ${MOST_DAYS} days in one card` }] : []
 }
 
-const coverCard: Study<{ readonly from?: string; readonly to?: string }, CoverCard> = async (desk, kitchen, asked) => {
+const coverCard: Study<{ readonly from?: string; readonly to?: string }, Untold<CoverCard>> = async (desk, kitchen, asked) => {
   const { id, today } = kitchen
   const from = asked.from ?? today
   const to = asked.to ?? addDays(from, 6)

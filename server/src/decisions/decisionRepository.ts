@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { and, desc, eq, max, sql } from 'drizzle-orm'
-import type { Brief, Choice, Decision, LineUp, NormalisedBrief, OfferSheet, PortionCost } from '@tender-gill/contract'
+import type { Brief, Choice, Decision, LineUp, NormalisedBrief, OfferSheet, PortionCost, Untold } from '@tender-gill/contract'
 import { DAY_MS } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
 import { blobs, decisions } from '../database/schema.ts'
@@ -12,7 +12,7 @@ export const SHEET_DAYS = 400
 /** Everything an answer was worked out from. The sheet stands apart, since many decisions of a day share it. */
 export interface DecisionInputs {
   readonly brief: Brief
-  readonly normalised: NormalisedBrief
+  readonly normalised: Untold<NormalisedBrief>
   readonly today: string
   readonly engineVersion: string
   readonly sheetHash: string
@@ -133,7 +133,9 @@ export function createDecisionRepository(db: Database, now: () => Date) {
         select ${decisions.kitchenId}, ${decisions.sheetHash} from ${decisions} where ${decisions.sheetHash} is not null
         group by 1, 2 having max(${decisions.decidedAt}) < ${since.toISOString()}::timestamptz)`)
     },
-    readOutput: async (kitchenId: string, { outputHash }: Decision): Promise<LineUp> => (await readBlob(kitchenId, outputHash)) as LineUp,
+    /** The line-up behind a decision; of one kept by an earlier version the sentences are text already. */
+    readOutput: async (kitchenId: string, { outputHash }: Decision): Promise<Untold<LineUp>> =>
+      (await readBlob(kitchenId, outputHash)) as Untold<LineUp>,
   }
 }
 export type DecisionRepository = ReturnType<typeof createDecisionRepository>

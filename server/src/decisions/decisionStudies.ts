@@ -1,4 +1,4 @@
-import type { Brief, Choice, DecisionRerun, LineUp, OfferSheet } from '@tender-gill/contract'
+import type { Brief, Choice, DecisionRerun, LineUp, OfferSheet, Untold } from '@tender-gill/contract'
 import { compareLineUps, createBoard, ENGINE_VERSION, stepBoard } from '@tender-gill/core'
 import type { Study } from '../compute/study.ts'
 import { notFound, refuse } from '../http/errors.ts'
@@ -21,7 +21,7 @@ function packSheet(sheet: OfferSheet): Promise<PackedContents> {
   return ready
 }
 
-const rank = (brief: Brief, sheet: OfferSheet, today: string): Generator<unknown, LineUp> =>
+const rank = (brief: Brief, sheet: OfferSheet, today: string): Generator<unknown, Untold<LineUp>> =>
   stepBoard(unwrap(createBoard(brief, sheet, today)), sheet, {})
 
 /** The whole line-up behind taking a fish, in steps; then packed with all it was worked out from. */

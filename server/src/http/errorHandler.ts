@@ -1,5 +1,7 @@
 import type { ErrorRequestHandler } from 'express'
 import type { Logger } from 'pino'
+import { createWords } from '@tender-gill/words'
+import { readerOf } from './readerOf.ts'
 import { FAILURES, RequestFailure, type FailureCode } from './errors.ts'
 
 /** Problems that are told; more would help nobody. */
@@ -89,7 +91,7 @@ export function createErrorHandler(log: Logger): ErrorRequestHandler {
         title,
         status,
         detail: failure.message,
-        problems: problems.slice(0, MOST_PROBLEMS),
+        problems: createWords(readerOf(req)).tell(problems.slice(0, MOST_PROBLEMS)),
         current,
         sent,
         requestId,

@@ -1,4 +1,4 @@
-import type { Problem } from '@tender-gill/contract'
+import type { Problem, Untold } from '@tender-gill/contract'
 
 /** Every way a request can fail, with its status and title. */
 export const FAILURES = {
@@ -15,8 +15,11 @@ export const FAILURES = {
 } as const
 export type FailureCode = keyof typeof FAILURES
 
+/** What is wrong at a place: said by the server, or by the engine and told when it is answered. */
+export type AnyProblem = Problem | Untold<Problem>
+
 export interface FailureDetails {
-  readonly problems?: readonly Problem[]
+  readonly problems?: readonly AnyProblem[]
   readonly current?: unknown
   readonly sent?: unknown
 }
@@ -33,5 +36,6 @@ export class RequestFailure extends Error {
   }
 }
 /** A 400 that names every place. */
-export const refuse = (problems: readonly Problem[]): RequestFailure => new RequestFailure('invalid', 'See the places named', { problems })
+export const refuse = (problems: readonly AnyProblem[]): RequestFailure =>
+  new RequestFailure('invalid', 'See the places named', { problems })
 export const notFound = (what: string): RequestFailure => new RequestFailure('not-found', what)

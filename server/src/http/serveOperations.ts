@@ -11,8 +11,10 @@ import {
   type Operations,
   type OutputOf,
   type ParamsOf,
+  type Untold,
 } from '@tender-gill/contract'
 import { createParser } from '@tender-gill/contract/validators'
+import { createWords, type Words } from '@tender-gill/words'
 import { commitChange, type Told, type Touch } from '../commands/index.ts'
 import type { Database, OpenDatabase } from '../database/openDatabase.ts'
 import type { KitchenRepository } from '../kitchens/kitchenRepository.ts'
@@ -20,6 +22,7 @@ import { Answered } from './answered.ts'
 import { checkText } from './checkText.ts'
 import { RequestFailure, notFound } from './errors.ts'
 import { unwrap } from './parseInput.ts'
+import { readerOf } from './readerOf.ts'
 import { readQuery } from './readQuery.ts'
 import { readRevision } from './readRevision.ts'
 
@@ -40,13 +43,16 @@ export interface Asked<O extends Operation> {
   readonly signal: AbortSignal
 }
 
+/** What a handler gives: what the engine says in it is told before it is sent. */
+type AnswerOf<O extends Operation> = OutputOf<O> | Untold<OutputOf<O>>
+
 /** Work on the kitchen's data: run in the one transaction of its command. */
 export type Commit<T> = (tx: Database, touch: Touch) => Promise<T | Answered<T>>
 
 /** Answers an operation; a command that changes something returns the work to do, so that what is slow is done before the transaction. */
 export type Handler<O extends Operation> = (
   asked: Asked<O>,
-) => OutputOf<O> | Answered | Promise<OutputOf<O> | Answered | (O['kind'] extends 'command' ? Commit<OutputOf<O>> : never)>
+) => AnswerOf<O> | Answered | Promise<AnswerOf<O> | Answered | (O['kind'] extends 'command' ? Commit<AnswerOf<O>> : never)>
 
 export type Handlers = { readonly [Name in OperationName]: Handler<Operations[Name]> }
 /** The handlers of some operations, as one room of the server gives them. */
@@ -88,8 +94,9 @@ function signalOf(res: Response): AbortSignal {
   return gone.signal
 }
 
-const toTold = (operation: Operation, address: string, answer: unknown): Told => {
-  const { body, options } = answer instanceof Answered ? answer : new Answered(answer)
+const toTold = (operation: Operation, address: string, answer: unknown, words: Words): Told => {
+  const { body: answered, options } = answer instanceof Answered ? answer : new Answered(answer)
+  const body = Buffer.isBuffer(answered) ? answered : words.tell(answered)
   const record = (typeof body === 'object' && body !== null ? body : {}) as { id?: unknown; revision?: unknown }
   const made = operation.creates && typeof record.id === 'string'
   return {
@@ -133,13 +140,14 @@ export function serveOperations({ db, now, kitchens }: ServeDeps, handlers: Hand
       const key = readName(req, 'Idempotency-Key')
       const actor = readName(req, 'Client')
       const answer = await handle(asked)
-      if (typeof answer !== 'function') return send(res, toTold(operation, address, answer))
+      const words = createWords(readerOf(req))
+      if (typeof answer !== 'function') return send(res, toTold(operation, address, answer, words))
       const commit = answer as Commit<unknown>
       const order = {
         ...{ kitchenId: kitchen.id, actor, touches: operation.touches },
         key: key === null ? null : { name: key, asked: nameAsked(name, params, asked.revision, req.body) },
       }
-      send(res, await commitChange({ db, now }, order, async (tx, touch) => toTold(operation, address, await commit(tx, touch))))
+      send(res, await commitChange({ db, now }, order, async (tx, touch) => toTold(operation, address, await commit(tx, touch), words)))
     }
     const method = operation.method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
     for (const path of pathsOf(operation))

@@ -1,4 +1,4 @@
-import type { DecisionAlert, PriceHistory, ServingRecord, Slab } from '@tender-gill/contract'
+import type { DecisionAlert, PriceHistory, ServingRecord, Slab, Untold } from '@tender-gill/contract'
 import { isOver, listComing, pickPerDish, stepAlerts, stepSlab, type DecidedDish, type KeptDish } from '@tender-gill/core'
 import type { Study } from '../compute/study.ts'
 import { notFound } from '../http/errors.ts'
@@ -9,7 +9,7 @@ import { createPriceHistory } from './priceHistory.ts'
 const dishesOn = (servings: readonly ServingRecord[], date: string): readonly KeptDish[] =>
   pickPerDish(servings, date).map((serving) => (isOver(serving, date) ? { ...serving, brief: { ...serving.brief, date } } : serving))
 
-const slab: Study<{ readonly date?: string }, Slab> = async (desk, kitchen, asked) => {
+const slab: Study<{ readonly date?: string }, Untold<Slab>> = async (desk, kitchen, asked) => {
   const { id, today, zone } = kitchen
   const date = asked.date ?? today
   const { sheetOf, pricesOn } = await desk.openSheets(kitchen)
@@ -29,7 +29,7 @@ const priceHistory: Study<{ readonly name: string; readonly date?: string }, Pri
   return history
 }
 
-const alerts: Study<null, DecisionAlert[]> = async (desk, kitchen) => {
+const alerts: Study<null, Untold<DecisionAlert[]>> = async (desk, kitchen) => {
   const { sheetOf } = await desk.openSheets(kitchen)
   const standing = await desk.decisions.listStanding(kitchen.id)
   const coming = listComing(await desk.servings.list(kitchen.id), kitchen.today)

@@ -1,4 +1,4 @@
-import type { NormalisedBrief, PriceHistory, ResolvedOffer } from '@tender-gill/contract'
+import type { NormalisedBrief, PriceHistory, ResolvedOffer, Untold } from '@tender-gill/contract'
 import { addDays, computePortionCost, normaliseBrief, toDayNumber, toIsoDate } from '@tender-gill/core'
 import type { KitchenSheets } from '../sheets/kitchenSheets.ts'
 
@@ -8,7 +8,7 @@ const STEP_DAYS = 5
 /** The portion whose cost is told beside a price. */
 const PORTION = { dish: 'Price', method: 'roast', format: 'portion', portionG: 150, covers: 1 } as const
 
-function plainBrief(sheets: KitchenSheets, date: string): NormalisedBrief {
+function plainBrief(sheets: KitchenSheets, date: string): Untold<NormalisedBrief> {
   const normalised = normaliseBrief({ ...PORTION, date }, { findSpecies: sheets.book.findSpecies, today: date })
   if (!normalised.ok) throw new RangeError('the brief of a plain portion is wrong')
   return normalised.value

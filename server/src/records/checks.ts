@@ -1,6 +1,7 @@
 import type { ServingInput, HouseSpeciesInput, PriceInput, Problem, SeasonInput, StockInput, Brief, DishInput } from '@tender-gill/contract'
 import { findMistakes } from '@tender-gill/catalogue'
 import { normaliseBrief } from '@tender-gill/core'
+import { createWords } from '@tender-gill/words'
 import type { HouseBooks } from '../book/houseBook.ts'
 
 /** What a schema cannot see of a record: every problem with its place. */
@@ -15,7 +16,7 @@ export const createCheckBrief =
   async ({ brief }, kitchenId) => {
     const { findSpecies } = await books.read(kitchenId)
     const sense = normaliseBrief(brief, { findSpecies, today: '2000-01-01' })
-    return sense.ok ? [] : within('/brief', sense.error)
+    return sense.ok ? [] : within('/brief', createWords().tell(sense.error))
   }
 
 /** A serving needs a brief that makes sense, and a dish that is there where it names one. */

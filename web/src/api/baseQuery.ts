@@ -1,6 +1,8 @@
 import { fetchBaseQuery, retry, type FetchArgs, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 import type { BaseQueryApi, BaseQueryFn } from '@reduxjs/toolkit/query'
+import { nameReader } from '@tender-gill/words/plain'
 import type { KitchenState } from '../kitchen/index.ts'
+import { reader } from '../reader/index.ts'
 import type { BaseQuery } from './endpoints.ts'
 
 const MOST_TRIES = 4
@@ -25,7 +27,11 @@ export const baseQuery: BaseQuery = (request, api, extra) => {
   const key = api.type === 'mutation' ? { 'Idempotency-Key': crypto.randomUUID() } : {}
   const { headers, ...fetch } = request.fetch
   return sendAgain(
-    { url: request.address(id), ...fetch, headers: { ...(headers as Record<string, string>), Client: client, ...key } },
+    {
+      url: request.address(id),
+      ...fetch,
+      headers: { ...(headers as Record<string, string>), Client: client, Reader: nameReader(reader), ...key },
+    },
     api,
     extra as object,
   )

@@ -1,5 +1,5 @@
 import type { AskStanding, BandKey, NormalisedAsk } from '@tender-gill/contract'
-import { ASK_LABEL, describeBand, describeValue } from '@tender-gill/core'
+import { ASK_LABEL, describeBand, describeValue } from '../reader/index.ts'
 import isDeepEqual from 'fast-deep-equal'
 import { memo } from 'react'
 import { INK } from '../theme.ts'

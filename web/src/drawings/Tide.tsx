@@ -1,5 +1,5 @@
 import type { Season } from '@tender-gill/contract'
-import { nameMonth } from '@tender-gill/core'
+import { nameMonth } from '../reader/index.ts'
 import { memo } from 'react'
 import { INK } from '../theme.ts'
 

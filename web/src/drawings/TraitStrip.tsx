@@ -1,5 +1,5 @@
 import type { BandKey, Range } from '@tender-gill/contract'
-import { ASK_LABEL, describeBand, describeValue } from '@tender-gill/core'
+import { ASK_LABEL, describeBand, describeValue } from '../reader/index.ts'
 import { memo } from 'react'
 import { INK } from '../theme.ts'
 import { placeOnAxis } from './axisDomain.ts'

@@ -1,5 +1,5 @@
 import type { RawColour, ResolvedOffer } from '@tender-gill/contract'
-import { describeStep } from '@tender-gill/core'
+import { describeStep } from '../reader/index.ts'
 
 /** Everything a flesh print is drawn from. Paths are in a 120 x 60 box. */
 export interface FleshPrintShape {

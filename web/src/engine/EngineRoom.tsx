@@ -1,5 +1,7 @@
 import { wrap, type Remote } from 'comlink'
 import { createContext, useContext, type ReactNode } from 'react'
+import { nameReader } from '@tender-gill/words/plain'
+import { reader } from '../reader/index.ts'
 import type { Engine } from './createEngine.ts'
 import type { SheetRef } from './sheetRef.ts'
 
@@ -7,7 +9,11 @@ import type { SheetRef } from './sheetRef.ts'
 export type EngineRemote = Remote<Engine>
 
 /** The engine in its worker. */
-export const startEngine = (): EngineRemote => wrap<Engine>(new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module' }))
+export function startEngine(): EngineRemote {
+  const engine = wrap<Engine>(new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module' }))
+  void engine.readAs(nameReader(reader))
+  return engine
+}
 
 const Room = createContext<EngineRemote | null>(null)
 
@@ -23,7 +29,7 @@ export function useEngine(): EngineRemote {
 
 type Rest<F> = F extends (ref: SheetRef, ...rest: infer A) => infer R ? (...rest: A) => Promise<Awaited<R>> : never
 /** The engine on one sheet: every question is answered from it. */
-export type Desk = { readonly [Name in keyof Engine]: Rest<Engine[Name]> }
+export type Desk = { readonly [Name in Exclude<keyof Engine, 'readAs' | 'leaveStudy'>]: Rest<Engine[Name]> }
 
 const desks = new WeakMap<EngineRemote, Map<string, Desk>>()
 

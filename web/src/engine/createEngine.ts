@@ -14,6 +14,7 @@ import type {
   StandInsRequest,
   SwapMap,
   TurningPoints,
+  Untold,
   YearOfDish,
 } from '@tender-gill/contract'
 import {
@@ -37,6 +38,7 @@ import {
   type Amount,
   type Relative,
 } from '@tender-gill/core'
+import { createWords, readReader, type Words } from '@tender-gill/words'
 import { listBookRows, type BookRow } from './bookRows.ts'
 import type { FishHit, SharedName } from '@tender-gill/names'
 import { createSheetDesk } from './sheetDesk.ts'
@@ -106,10 +108,16 @@ const withTyped = (offer: ResolvedOffer, form: AmountRequest['form'], typed: Typ
  * several days. It runs in a worker, so that no band sticks while it is dragged.
  */
 export function createEngine(shelf: SheetShelf) {
+  let words = createWords()
+  const tell: Words['tell'] = (answer) => words.tell(answer)
   const open = createSheetDesk(shelf)
   /** Counts the studies of shares: the newest alone goes on. */
   let study = 0
   return {
+    /** Tells every answer from now on as a person reads. @param name of the reader, as `nameReader` gives it */
+    readAs: (name: string): void => {
+      words = createWords(readReader(name))
+    },
     /**
      * The line-up; only its first rows are sent to the page when it looks at no more, for a band that is dragged. Shares are drawn in slices,
      * so that other questions are answered meanwhile; a newer study, or a person who leaves it, ends it.
@@ -124,10 +132,10 @@ export function createEngine(shelf: SheetShelf) {
       const mine = study
       const { sheet, today } = await open(ref)
       const board = createBoard(brief, sheet, today)
-      if (!board.ok) return board
-      const show = (lineUp: LineUp, left: boolean): Result<ShownLineUp, readonly Problem[]> => ({
+      if (!board.ok) return tell(board)
+      const show = (lineUp: Untold<LineUp>, left: boolean): Result<ShownLineUp, readonly Problem[]> => ({
         ok: true,
-        value: { lineUp: { ...lineUp, ranked: lineUp.ranked.slice(0, rows) }, able: countRows(board.value), left },
+        value: { lineUp: tell({ ...lineUp, ranked: lineUp.ranked.slice(0, rows) }), able: countRows(board.value), left },
       })
       if (!shares) return show(rankBoard(board.value, sheet, { shares, leftOut, rows }), false)
       const work = stepBoard(board.value, sheet, { shares, leftOut })
@@ -156,8 +164,9 @@ export function createEngine(shelf: SheetShelf) {
         const step = work.next()
         if (step.done) {
           if (turned.size >= MOST_KEPT) turned.clear()
-          turned.set(key, step.value)
-          return step.value
+          const told = tell(step.value)
+          turned.set(key, told)
+          return told
         }
         if (performance.now() - since < SLICE_MS) continue
         // Whatever else is asked meanwhile is answered first: nothing hangs on these points.
@@ -171,7 +180,7 @@ export function createEngine(shelf: SheetShelf) {
       const work = stepYearOfDish(brief, sheet, { today })
       for (;;) {
         const step = work.next()
-        if (step.done) return step.value
+        if (step.done) return tell(step.value)
         onMonth(step.value)
         await new Promise((resolve) => setTimeout(resolve))
       }
@@ -179,16 +188,16 @@ export function createEngine(shelf: SheetShelf) {
     /** The best sets of k fish for a pot, a mixed fry or a board. */
     pot: async (ref: SheetRef, brief: Brief, k: number): Promise<Result<PotPlan, readonly Problem[]>> => {
       const { sheet, today } = await open(ref)
-      return planPot(brief, sheet, { today, k })
+      return tell(planPot(brief, sheet, { today, k }))
     },
     standIns: async (ref: SheetRef, request: StandInsRequest): Promise<Result<StandIns, readonly Problem[]>> => {
       const { sheet, today } = await open(ref)
-      return findStandIns(request, sheet, { today })
+      return tell(findStandIns(request, sheet, { today }))
     },
     /** Which fish stand in for which in one way of cooking; every pair is compared once for each way and day. */
     swapMap: async (ref: SheetRef, method: Method): Promise<Result<SwapMap, readonly Problem[]>> => {
       const { sheet, today, maps } = await open(ref)
-      const ready = maps.get(method) ?? mapSwaps(createPlainBrief(method, usualFormats(method)[0] ?? 'portion'), sheet, { today })
+      const ready = maps.get(method) ?? tell(mapSwaps(createPlainBrief(method, usualFormats(method)[0] ?? 'portion'), sheet, { today }))
       maps.set(method, ready)
       return ready
     },
@@ -245,7 +254,7 @@ export function createEngine(shelf: SheetShelf) {
     fishFirst: async (ref: SheetRef, seen: readonly SeenFish[], records: readonly ServingRecord[]): Promise<FishFirstShown | null> => {
       const { sheet, today } = await open(ref)
       const ask = (dishes: readonly ServingRecord[]) =>
-        answerFishFirst({ seen: [...seen], dishes: dishes.map(({ brief }) => brief) }, sheet, { today })
+        tell(answerFishFirst({ seen: [...seen], dishes: dishes.map(({ brief }) => brief) }, sheet, { today }))
       const all = ask(records)
       if (all.ok) return { answer: all.value, records, mistaken: [] }
       const bad = new Set(all.error.map(({ path }) => /^\/dishes\/(\d+)/.exec(path)?.[1]))

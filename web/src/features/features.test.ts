@@ -1,8 +1,9 @@
+import { formatMassToBuy } from '../reader/index.ts'
 import type { Brief } from '@tender-gill/contract'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { EMPTY, fieldOf, readForm, toForm, type BriefForm } from './brief/briefForm.ts'
-import { describeMaking, describeServing, kilosToBuy, listDiners, ofHundred } from '../parts/dishWords.ts'
+import { describeMaking, describeServing, listDiners, ofHundred } from '../parts/dishWords.ts'
 import { checkEnd } from './lineUp/BandControl.tsx'
 import { withAsk, withoutAsk } from './lineUp/editAsks.ts'
 
@@ -112,7 +113,7 @@ describe('words', () => {
     expect(listDiners(full.diners)).toEqual(['2 children', 'No crustacean'])
   })
   it('rounds a weight to buy up, never down', () => {
-    expect([kilosToBuy(5), kilosToBuy(812.2), kilosToBuy(1231), kilosToBuy(9301), kilosToBuy(12_340)]).toEqual([
+    expect([formatMassToBuy(5), formatMassToBuy(812.2), formatMassToBuy(1231), formatMassToBuy(9301), formatMassToBuy(12_340)]).toEqual([
       '5 g',
       '813 g',
       '1.24 kg',
@@ -122,7 +123,7 @@ describe('words', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 1, max: 90_000, noNaN: true }),
-        (g) => Number.parseFloat(kilosToBuy(g)) * (kilosToBuy(g).endsWith('kg') ? 1000 : 1) >= g - 1e-3,
+        (g) => Number.parseFloat(formatMassToBuy(g)) * (formatMassToBuy(g).endsWith('kg') ? 1000 : 1) >= g - 1e-3,
       ),
       { seed: 52 },
     )

@@ -1,9 +1,9 @@
+import { formatMoney } from '../reader/index.ts'
 import Typography from '@mui/material/Typography'
 import type { Form, ResolvedOffer } from '@tender-gill/contract'
 import { planOrder } from '@tender-gill/core'
 import { useKitchenQuery, useMerchantsQuery } from '../api/api.ts'
 import { INK } from '../theme.ts'
-import { formatMoney } from './dishWords.ts'
 import { sayDay, sayOrder } from './orderWords.ts'
 import { readLocalTime } from './readLocalTime.ts'
 

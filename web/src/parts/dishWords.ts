@@ -1,16 +1,16 @@
 import type { AskKey, Brief, Diners, Problem } from '@tender-gill/contract'
-import { ASK_LABEL, FORMAT_LABEL, METHOD_TABLE } from '@tender-gill/core'
+import { ASK_LABEL, FORMAT_LABEL, METHOD_LABEL, describeMass, formatLength } from '../reader/index.ts'
 
 const count = (n: number | undefined, one: string, many: string) => (n ? [`${n} ${n === 1 ? one : many}`] : [])
 
 /** How the dish is cooked and cut, in a line. */
 export function describeMaking({ method, format, thicknessMm }: Brief): string {
-  return `${METHOD_TABLE[method].label}, ${thicknessMm ? `${thicknessMm} mm ` : ''}${FORMAT_LABEL[format]}`
+  return `${METHOD_LABEL[method]}, ${thicknessMm ? `${formatLength(thicknessMm)} ` : ''}${FORMAT_LABEL[format]}`
 }
 
 /** For how many and how much, in a line. */
 export const describeServing = ({ covers = 1, portionG = 150, portionBasis = 'cooked' }: Brief): string =>
-  `${covers} ${covers === 1 ? 'cover' : 'covers'} at ${portionG} g ${portionBasis}`
+  `${covers} ${covers === 1 ? 'cover' : 'covers'} at ${describeMass(portionG)} ${portionBasis}`
 
 /** Who eats it, as short labels. */
 export function listDiners(diners: Diners = {}): readonly string[] {
@@ -24,14 +24,6 @@ export function listDiners(diners: Diners = {}): readonly string[] {
     ...(diners.dislikesStrongFish ? ['No strong fish'] : []),
     ...(diners.allergies ?? []).map((allergen) => `No ${allergen}`),
   ]
-}
-
-/** Making a formatter is slow and using one is not. */
-const moneyFormats = new Map<string, Intl.NumberFormat>()
-export function formatMoney(amount: number, currency: string): string {
-  const format = moneyFormats.get(currency) ?? new Intl.NumberFormat('en-GB', { style: 'currency', currency })
-  moneyFormats.set(currency, format)
-  return format.format(amount)
 }
 
 const CAUTION_LABEL: Readonly<Record<string, string>> = {
@@ -53,13 +45,6 @@ export const nameCautions = (kinds: readonly string[]): string => [...new Set(ki
 /** A share as people say it: of 100. */
 export const ofHundred = (share: number): string =>
   share > 0 && share < 0.005 ? 'under 1' : share > 0.995 && share < 1 ? 'over 99' : String(Math.round(share * 100))
-/** A weight to buy, rounded up so that rounding never hides a shortfall. */
-export const kilosToBuy = (g: number): string => {
-  const step = g >= 10_000 ? 100 : g >= 1000 ? 10 : 1
-  return kilos(Math.ceil(g / step - 1e-9) * step)
-}
-export const kilos = (g: number): string => (g >= 1000 ? `${(g / 1000).toFixed(g >= 10_000 ? 1 : 2)} kg` : `${Math.round(g)} g`)
-
 const PLACES: Readonly<Record<string, string>> = {
   dish: 'The name',
   method: 'How it is cooked',

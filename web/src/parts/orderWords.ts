@@ -1,5 +1,6 @@
 import type { OrderDay } from '@tender-gill/contract'
-import { addDays, describeDay, weekdayOf } from '@tender-gill/core'
+import { addDays, weekdayOf } from '@tender-gill/core'
+import { describeDay } from '../reader/index.ts'
 
 export const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const
 export const nameWeekday = (date: string): string => WEEKDAYS[weekdayOf(date) - 1] ?? ''

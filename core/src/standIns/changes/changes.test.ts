@@ -1,6 +1,6 @@
 import type { Method, StandInsRequest } from '@tender-gill/contract'
 import { describe, expect, it } from 'vitest'
-import { TODAY, buildBrief, buildOffer, buildSheet, must, type OfferPatch } from '../../testing/builders.ts'
+import { TODAY, buildBrief, buildOffer, buildSheet, mustTell as must, type OfferPatch } from '../../testing/builders.ts'
 import { findStandIns } from '../index.ts'
 
 const ask = (patch: Partial<StandInsRequest>, sheet: ReturnType<typeof buildSheet>) =>

@@ -1,4 +1,5 @@
-import type { NormalisedBrief } from '@tender-gill/contract'
+import type { Fact } from '@tender-gill/contract'
+import { celsius, figure, length, minutes, say, share, type NormalisedBrief } from '../../facts/index.ts'
 import { composeFromFat, computeProperties, cookSlab, cookWhole, type SlabCook, type ThermalProperties } from '../../heat/index.ts'
 import { WITHOUT_DEPTH } from '../../tables/formats.ts'
 import { DONE_C, FRIDGE_C, MEDIA, WHOLE_DEPTH_MM, WHOLE_DEPTH_SHARE, WHOLE_MEDIA, WHOLE_RATIOS } from '../../tables/media.ts'
@@ -64,9 +65,9 @@ function cookOf(candidate: Candidate, brief: NormalisedBrief): SlabCook | undefi
 const toMinutes = (minutes: number): number => (minutes < 10 ? Math.round(minutes * 2) / 2 : Math.round(minutes))
 
 /** Depths as they are compared: of a fillet, or of the whole fish at its thickest. */
-function describeDepths({ missing, candidate, brief }: Swap): string {
-  const depth = (fish: Candidate) => Math.round(brief.format === 'whole' ? wholeDepthMm(fish, brief) : fish.offer.depthMm.typical)
-  return `${brief.format === 'whole' ? 'the fish' : 'flesh'} ${depth(candidate)} mm deep against ${depth(missing)}; ±20 %, check the middle`
+function describeDepths({ missing, candidate, brief }: Swap): Fact {
+  const depth = (fish: Candidate) => length(brief.format === 'whole' ? wholeDepthMm(fish, brief) : fish.offer.depthMm.typical)
+  return say(brief.format === 'whole' ? 'depths.whole' : 'depths.fillet', { now: depth(candidate), was: depth(missing) })
 }
 
 /** How much longer or shorter by depth alone, where no minutes can be told. */
@@ -77,8 +78,13 @@ const findRelativeTime: FindChange = (swap) => {
   const ratio = (candidate.offer.depthMm.typical / missing.offer.depthMm.typical) ** exponent
   const percent = Math.round((100 * ratio - 100) / 5) * 5
   if (Math.abs(percent) < 100 * NOTICED_SHARE) return undefined
-  const far = percent > 100 ? 'more than twice as long' : `about ${Math.abs(percent)} % ${percent > 0 ? 'longer' : 'shorter'}`
-  return change('cook-time', `Cooks ${far} (${describeDepths(swap)}).`, percent, '%')
+  const depths = describeDepths(swap)
+  const far = share(Math.abs(percent) / 100)
+  const told =
+    percent > 100
+      ? say('change.time.twice', { depths })
+      : say(percent > 0 ? 'change.time.longer' : 'change.time.shorter', { share: far, depths })
+  return change('cook-time', told, percent, '%')
 }
 
 /** Minutes where they can be worked out, else how much longer or shorter; nothing when the brief fixes the thickness. */
@@ -87,19 +93,18 @@ export const findTimeChange: FindChange = (swap) => {
   const before = cookOf(swap.missing, swap.brief)
   if (!now || !before) return findRelativeTime(swap)
   if (Math.abs(now.minutes / before.minutes - 1) < NOTICED_SHARE) return undefined
-  const [minutes, was] = [toMinutes(now.minutes), toMinutes(before.minutes)]
-  const rather = LONGEST_ON_ONE_FACE[METHOD_TABLE[swap.brief.method].heat] < minutes ? ' Better cut thinner.' : ''
+  const [told, was] = [toMinutes(now.minutes), toMinutes(before.minutes)]
+  const rather = LONGEST_ON_ONE_FACE[METHOD_TABLE[swap.brief.method].heat] < told ? 'yes' : 'no'
   return change(
     'cook-time',
-    `Cooks about ${minutes} min instead of ${was} (${describeDepths(swap)}).${rather}`,
-    round(minutes - was),
+    say('change.time', { minutes: minutes(told), was: figure(was, 1), depths: describeDepths(swap), rather }),
+    round(told - was),
     'min',
   )
 }
 
 /** A probe a few millimetres off the coldest plane reads this much more, K. */
 const PROBE_MISS_K = 4
-const describePull = (pullC: number): string => `${Math.round(pullC)} to ${Math.round(pullC) + PROBE_MISS_K} °C`
 
 /** Thin pieces go on cooking for longer out of the heat, thick ones for less: where that differs, when to take it out. */
 export const findPullChange: FindChange = ({ missing, candidate, brief }) => {
@@ -110,7 +115,11 @@ export const findPullChange: FindChange = ({ missing, candidate, brief }) => {
   if (Math.abs(delta) < 2) return undefined
   return change(
     'pull-temp',
-    `Take it out at ${describePull(now.pullC)} in the middle, not ${describePull(before.pullC)}; resting brings it to ${DONE_C[brief.doneness]}.`,
+    say('change.pull', {
+      ...{ from: celsius(Math.round(now.pullC)), to: celsius(Math.round(now.pullC) + PROBE_MISS_K) },
+      ...{ wasFrom: celsius(Math.round(before.pullC)), wasTo: celsius(Math.round(before.pullC) + PROBE_MISS_K) },
+      done: celsius(DONE_C[brief.doneness]),
+    }),
     delta,
     '°C',
   )

@@ -1,4 +1,5 @@
-import type { Method, NormalisedBrief } from '@tender-gill/contract'
+import type { Method } from '@tender-gill/contract'
+import { figure, minutes, phrase, say, share, type NormalisedBrief } from '../../facts/index.ts'
 import { toAxis } from '../../axes/index.ts'
 import { WITH_SKIN } from '../../tables/formats.ts'
 import { METHOD_TABLE, type Heat } from '../../tables/methods.ts'
@@ -21,12 +22,14 @@ export const findFatChange: FindChange = ({ missing, candidate, brief }) => {
   const now = typicalOf('fat', candidate, brief)
   const before = typicalOf('fat', missing, brief)
   if (Math.abs(toAxis('fat', now) - toAxis('fat', before)) < FAT_STEP) return undefined
-  const figures = `(${round(now)} g of fat in 100 g against ${round(before)})`
   const { heat } = METHOD_TABLE[brief.method]
+  const figures = { now: figure(now, 1), was: figure(before, 1) }
   const leaner = heat === 'none' ? 'dress it with oil' : 'brush or baste it'
   return change(
     'fat',
-    now < before ? `Leaner ${figures}: ${leaner}.` : `Fatter ${figures}: ${WHEN_FATTER[heat]}.`,
+    now < before
+      ? say('change.fat.leaner', { ...figures, care: phrase(leaner) })
+      : say('change.fat.fatter', { ...figures, care: phrase(WHEN_FATTER[heat]) }),
     round(now - before),
     'g/100 g',
   )
@@ -35,7 +38,7 @@ export const findFatChange: FindChange = ({ missing, candidate, brief }) => {
 export const findBonesChange: FindChange = (swap) => {
   const delta = stepBetween('bones', swap)
   if (Math.abs(delta) < 1) return undefined
-  return change('bones', delta > 0 ? 'More bones to draw or warn of.' : 'Fewer bones.', round(delta), 'of 10')
+  return change('bones', say(delta > 0 ? 'change.bones.more' : 'change.bones.fewer'), round(delta), 'of 10')
 }
 
 /** What saves a fragile fish, by the way it is cooked. */
@@ -59,14 +62,13 @@ export const findHandlingChange: FindChange = (swap) => {
   const flake = stepBetween('flake', swap)
   if (holds <= -1.5) {
     const care = FRAGILE[swap.brief.method] ?? 'cut larger pieces, turn once, lift with a wide slice'
-    return change('handling', `More fragile: ${care}.`, round(holds), 'of 10')
+    return change('handling', say('change.handling.fragile', { care: phrase(care) }), round(holds), 'of 10')
   }
-  if (forgives <= -1.5) return change('handling', 'Dries sooner: take it off earlier and watch it.', round(forgives), 'of 10')
-  if (holds >= 1.5) return change('handling', 'Holds better: it may be turned and stirred more freely.', round(holds), 'of 10')
-  if (flake >= 2.5) return change('handling', 'Larger flakes: cut across the grain and serve in bigger pieces.', round(flake), 'of 10')
-  if (flake <= -2.5 && stepBetween('firmness', swap) >= 1)
-    return change('handling', 'Denser, finer flesh: cut it smaller so that it eats tender.', round(flake), 'of 10')
-  return forgives >= 2 ? change('handling', 'Forgives a longer time on the heat.', round(forgives), 'of 10') : undefined
+  if (forgives <= -1.5) return change('handling', say('change.handling.dries'), round(forgives), 'of 10')
+  if (holds >= 1.5) return change('handling', say('change.handling.holds'), round(holds), 'of 10')
+  if (flake >= 2.5) return change('handling', say('change.handling.flakes'), round(flake), 'of 10')
+  if (flake <= -2.5 && stepBetween('firmness', swap) >= 1) return change('handling', say('change.handling.dense'), round(flake), 'of 10')
+  return forgives >= 2 ? change('handling', say('change.handling.forgives'), round(forgives), 'of 10') : undefined
 }
 
 /** Heats that dry a face: there a salted surface holds its water and sets before it sticks. */
@@ -74,6 +76,9 @@ const DRYING: ReadonlySet<Heat> = new Set<Heat>(['contact', 'fierce', 'dry'])
 /** Below this firmness and this fat, g/100 g, a short brine is worth the trouble. */
 const SOFT = 4.5
 const LEAN = 4
+/** The short brine: how long, and how strong, salt by weight of water. */
+const BRINE_MINUTES = 15
+const BRINE_SHARE = 0.05
 
 const wantsBrine = (candidate: Candidate, brief: NormalisedBrief): boolean =>
   DRYING.has(METHOD_TABLE[brief.method].heat) &&
@@ -86,24 +91,14 @@ export const findBrineChange: FindChange = ({ missing, candidate, brief }) => {
   const now = wantsBrine(candidate, brief)
   if (now === wantsBrine(missing, brief)) return undefined
   return now
-    ? change(
-        'seasoning',
-        'Soft and lean: 15 minutes in a 5 % brine (50 g of salt a litre), then dry it well and salt it no more.',
-        15,
-        'min',
-      )
-    : change('seasoning', 'No brine: it is firm or fat enough without.', 0, 'min')
+    ? change('seasoning', say('change.brine', { minutes: minutes(BRINE_MINUTES), salt: share(BRINE_SHARE) }), BRINE_MINUTES, 'min')
+    : change('seasoning', say('change.brine.none'), 0, 'min')
 }
 
 export const findSeasoningChange: FindChange = (swap) => {
   const delta = stepBetween('flavour', swap)
   if (Math.abs(delta) < 1.5) return undefined
-  return change(
-    'seasoning',
-    delta > 0 ? 'Stronger taste: add sharpness, hold back the delicate herbs.' : 'Milder taste: season up.',
-    round(delta),
-    'of 10',
-  )
+  return change('seasoning', say(delta > 0 ? 'change.taste.stronger' : 'change.taste.milder'), round(delta), 'of 10')
 }
 
 const skinMatters = ({ brief }: Swap): boolean => WITH_SKIN.has(brief.format) && (brief.asks.skin?.pull ?? 0) > 0
@@ -111,10 +106,5 @@ const skinMatters = ({ brief }: Swap): boolean => WITH_SKIN.has(brief.format) &&
 export const findSkinChange: FindChange = (swap) => {
   const delta = stepBetween('skin', swap)
   if (!skinMatters(swap) || Math.abs(delta) < 2) return undefined
-  return change(
-    'skin',
-    delta > 0 ? 'Its skin crisps better: leave it on.' : 'Its skin does not crisp as well: dry it longer, or take it off.',
-    round(delta),
-    'of 10',
-  )
+  return change('skin', say(delta > 0 ? 'change.skin.crisper' : 'change.skin.limper'), round(delta), 'of 10')
 }

@@ -1,4 +1,4 @@
-import type { Change } from '@tender-gill/contract'
+import { say, type Change } from '../../facts/index.ts'
 import { findPullChange, findTimeChange } from './cooking.ts'
 import { findBonesChange, findBrineChange, findFatChange, findHandlingChange, findSeasoningChange, findSkinChange } from './flesh.ts'
 import { change, type FindChange, type Swap } from './swap.ts'
@@ -40,5 +40,5 @@ export function listChanges(swap: Swap): Change[] {
   const found = FINDERS.flatMap((find) => find(swap) ?? []).slice(0, MOST_CHANGES)
   const { missing, candidate } = swap
   if (missing.offer.species === candidate.offer.species) return found
-  return [...found, change('menu-name', `Now ${candidate.offer.common}: change the menu, tell the floor and the allergen sheet.`)]
+  return [...found, change('menu-name', say('change.menu-name', { fish: candidate.offer.common }))]
 }

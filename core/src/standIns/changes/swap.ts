@@ -1,4 +1,5 @@
-import type { Change, ChangeKind, NormalisedBrief, TextureKey } from '@tender-gill/contract'
+import type { ChangeKind, Fact, TextureKey } from '@tender-gill/contract'
+import type { Change, NormalisedBrief } from '../../facts/index.ts'
 import { readTrait, type Candidate } from '../../traits/index.ts'
 
 /** A swap: what was wanted, what is taken, in which dish. */
@@ -11,7 +12,7 @@ export interface Swap {
 /** Looks for one change; undefined where nothing changes that matters in this dish. */
 export type FindChange = (swap: Swap) => Change | undefined
 
-export const change = (kind: ChangeKind, sentence: string, delta: number | null = null, unit: string | null = null): Change => ({
+export const change = (kind: ChangeKind, sentence: Fact, delta: number | null = null, unit: string | null = null): Change => ({
   kind,
   sentence,
   delta,

@@ -1,14 +1,14 @@
 import { computePortionCost, computeWeightToBuyG } from '../../amounts/index.ts'
-import { FORM_LABEL, describeGrams } from '../../describe/index.ts'
 import { findCautions } from '../../safety/index.ts'
 import type { Candidate } from '../../traits/index.ts'
 import { change, round, type FindChange } from './swap.ts'
+import { figure, mass, money, say, term } from '../../facts/index.ts'
 
 export const findWeightChange: FindChange = ({ missing, candidate, brief }) => {
   const now = computeWeightToBuyG(candidate.offer, candidate.form, brief).typical
   const before = computeWeightToBuyG(missing.offer, missing.form, brief).typical
   if (Math.abs(now - before) < 0.03 * before) return undefined
-  return change('weight', `Buy ${describeGrams(now)} instead of ${describeGrams(before)}.`, Math.round(now - before), 'g')
+  return change('weight', say('change.weight', { now: mass(now), was: mass(before) }), Math.round(now - before), 'g')
 }
 
 export const findPriceChange: FindChange = ({ missing, candidate, brief }) => {
@@ -16,50 +16,47 @@ export const findPriceChange: FindChange = ({ missing, candidate, brief }) => {
   const before = computePortionCost(missing.offer, missing.form, brief)
   if (!now || !before || now.currency !== before.currency) return undefined
   const delta = round(now.typical - before.typical, 2)
-  if (delta === 0) return change('price', 'Costs the same a portion.', 0, now.currency)
+  if (delta === 0) return change('price', say('change.price.same'), 0, now.currency)
   return change(
     'price',
-    `${now.typical.toFixed(2)} ${now.currency} a portion, ${Math.abs(delta).toFixed(2)} ${delta > 0 ? 'more' : 'less'}.`,
+    say(delta > 0 ? 'change.price.more' : 'change.price.less', {
+      now: money(now.typical, now.currency),
+      by: money(Math.abs(delta), now.currency),
+    }),
     delta,
     now.currency,
   )
 }
 
 export const findFormatChange: FindChange = ({ missing, candidate }) =>
-  missing.form === candidate.form ? undefined : change('format', `Ask for ${FORM_LABEL[candidate.form]}, not ${FORM_LABEL[missing.form]}.`)
+  missing.form === candidate.form
+    ? undefined
+    : change('format', say('change.form', { now: term('form', candidate.form), was: term('form', missing.form) }))
 
 export const findOriginChange: FindChange = ({ missing, candidate }) => {
   const { origin, state } = candidate.offer
-  if (state !== missing.offer.state)
-    return change('origin', state === 'fresh' ? 'Fresh instead of frozen.' : 'Frozen: thaw it overnight in the fridge, on a rack.')
+  if (state !== missing.offer.state) return change('origin', say(state === 'fresh' ? 'change.state.fresh' : 'change.state.frozen'))
   return origin === missing.offer.origin
     ? undefined
-    : change('origin', `${origin === 'farmed' ? 'Farmed' : 'Wild'} instead of ${missing.offer.origin}.`)
+    : change('origin', say(origin === 'farmed' ? 'change.origin.farmed' : 'change.origin.wild'))
 }
 
-/** Kinds of caution that come with the fish, as they are named in passing; the whole sentence stands in the rung's cautions. */
-const FISH_CAUTIONS: Readonly<Record<string, string>> = {
-  raw: 'serving raw',
-  mercury: 'mercury',
-  histamine: 'histamine',
-  keeping: 'how long it keeps',
-  ciguatera: 'ciguatera',
-  spines: 'spines',
-  listing: 'its stock or trade',
-  doneness: 'cooking it through',
-  bones: 'bones',
-}
+/** Kinds of caution that come with the fish; the whole sentence stands in the rung's cautions. */
+const FISH_CAUTIONS: ReadonlySet<string> = new Set([
+  ...['raw', 'mercury', 'histamine', 'keeping', 'ciguatera'],
+  ...['spines', 'listing', 'doneness', 'bones'],
+])
 
 export const findSafetyChange: FindChange = ({ missing, candidate, brief }) => {
   const kindsOf = ({ offer }: Candidate) =>
-    [...new Set(findCautions(offer, brief).map(({ kind }) => kind))].filter((kind) => kind in FISH_CAUTIONS)
+    [...new Set(findCautions(offer, brief).map(({ kind }) => kind))].filter((kind) => FISH_CAUTIONS.has(kind))
   const before = kindsOf(missing)
   const now = kindsOf(candidate)
-  const name = (kinds: readonly string[]) => kinds.map((kind) => FISH_CAUTIONS[kind]).join(', ')
+  const name = (kinds: readonly string[]) => ({ cautions: kinds.map((kind) => term('caution', kind)) })
   const incoming = now.filter((kind) => !before.includes(kind))
-  if (incoming.length > 0) return change('safety', `Brings a caution: ${name(incoming)}.`)
+  if (incoming.length > 0) return change('safety', say('change.safety.in', name(incoming)))
   const outgoing = before.filter((kind) => !now.includes(kind))
-  return outgoing.length > 0 ? change('safety', `No caution any more: ${name(outgoing)}.`) : undefined
+  return outgoing.length > 0 ? change('safety', say('change.safety.out', name(outgoing))) : undefined
 }
 
 /** A difference in condition of flesh that a cook would taste, of 10. */
@@ -74,7 +71,7 @@ export const findSeasonChange: FindChange = ({ missing, candidate }) => {
   if (Math.abs(delta) < CONDITION_STEP) return undefined
   return change(
     'season',
-    `In ${delta > 0 ? 'better' : 'poorer'} flesh at this time of year: ${round(now.condition)} of 10 against ${round(before.condition)}.`,
+    say(delta > 0 ? 'change.season.better' : 'change.season.poorer', { now: figure(now.condition, 1), was: figure(before.condition, 1) }),
     round(delta),
     'of 10',
   )
@@ -86,7 +83,7 @@ export const findStockChange: FindChange = ({ missing, candidate }) => {
   if (now === undefined || before === undefined || Math.abs(now - before) < 10) return undefined
   return change(
     'stock',
-    `Its stock stands ${now > before ? 'better' : 'worse'}: ${Math.round(now)} of 100 against ${Math.round(before)}.`,
+    say(now > before ? 'change.stock.better' : 'change.stock.worse', { now: figure(now), was: figure(before) }),
     Math.round(now - before),
     'of 100',
   )

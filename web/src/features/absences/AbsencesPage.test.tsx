@@ -35,7 +35,7 @@ describe('a fish missing for the whole kitchen', () => {
     if (!field) throw new Error('no supply is asked for')
     fireEvent.change(field, { target: { value: '0.2' } })
     await waitFor(async () => expect((await dishes()).map((row) => row.textContent)).not.toEqual(before))
-    expect((await screen.findAllByText(/There are only 0.2 kg of/)).length).toBeGreaterThan(0)
+    expect((await screen.findAllByText(/There are only 200 g of/)).length).toBeGreaterThan(0)
     expect(window.location.search).toContain('0.2')
     fireEvent.change(field, { target: { value: 'much' } })
     expect(await screen.findByText('an amount, as 6.5')).toBeDefined()

@@ -3,11 +3,10 @@ import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { AbsenceDish, ResolvedOffer, Rung } from '@tender-gill/contract'
-import { FORM_LABEL, describeDay } from '@tender-gill/core'
+import { FORM_LABEL, describeDay, formatMassToBuy } from '../../reader/index.ts'
 import { Link } from 'react-router'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { HEADING, INK } from '../../theme.ts'
-import { kilosToBuy } from '../../parts/dishWords.ts'
 
 const AUTOMATIC = '*'
 const NONE_YET = ''
@@ -28,7 +27,7 @@ function RungWords({ rung }: { readonly rung: Rung }) {
   return (
     <>
       <Typography variant="body2" color="text.secondary">
-        {rung.offer}; buy {kilosToBuy(rung.buyG)} {FORM_LABEL[rung.form]}; stands in at {rung.standIn.toFixed(0)} of 100
+        {rung.offer}; buy {formatMassToBuy(rung.buyG)} {FORM_LABEL[rung.form]}; stands in at {rung.standIn.toFixed(0)} of 100
       </Typography>
       {changes.length === 0 && <Typography variant="body2">Cooks and serves the same.</Typography>}
       {changes.map(({ sentence }) => (

@@ -6,6 +6,7 @@ import type { SupplyUse } from '@tender-gill/contract'
 import { INK } from '../../theme.ts'
 import { joinWords } from '../../parts/dishWords.ts'
 import { parseKilos } from './absenceParams.ts'
+import { formatMass } from '../../reader/index.ts'
 
 interface Props {
   readonly supplies: readonly SupplyUse[]
@@ -14,8 +15,10 @@ interface Props {
 }
 
 function describeUse({ wantedBy, wantedKg, dishes, neededKg, kg }: SupplyUse): string {
-  const wanted = wantedBy.length > 0 ? `${wantedKg} kg would do for ${joinWords(wantedBy)}` : 'nobody’s first wish'
-  return kg === null ? `${wanted}.` : `${wanted}. As settled: ${neededKg} kg${dishes.length > 0 ? ` for ${joinWords(dishes)}` : ''}.`
+  const wanted = wantedBy.length > 0 ? `${formatMass(wantedKg * 1000)} would do for ${joinWords(wantedBy)}` : 'nobody’s first wish'
+  return kg === null
+    ? `${wanted}.`
+    : `${wanted}. As settled: ${formatMass(neededKg * 1000)}${dishes.length > 0 ? ` for ${joinWords(dishes)}` : ''}.`
 }
 
 /** What can be had of each stand-in, where that is little: the dishes that fall on it are settled together. */

@@ -6,7 +6,8 @@ import Paper from '@mui/material/Paper'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { Form, RankedFish, ResolvedOffer } from '@tender-gill/contract'
-import { FORM_LABEL, FORMS_FOR, type Amount } from '@tender-gill/core'
+import { FORMS_FOR, type Amount } from '@tender-gill/core'
+import { FORM_LABEL, describeMass, formatMass, formatMassToBuy, formatMoney } from '../../reader/index.ts'
 import { useMemo, useState } from 'react'
 import { toProblemDetails, useCreatePriceMutation, useKitchenQuery } from '../../api/api.ts'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
@@ -15,7 +16,7 @@ import { Waiting } from '../../parts/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
-import { formatMoney, kilos, kilosToBuy, describeProblem } from '../../parts/dishWords.ts'
+import { describeProblem } from '../../parts/dishWords.ts'
 import { WhereToOrder } from '../../parts/WhereToOrder.tsx'
 import { useLineUp } from '../lineUp/useLineUp.ts'
 import { useDecide } from '../decisions/useDecide.ts'
@@ -29,7 +30,7 @@ function Workings({ amount, dish, form }: { readonly amount: Amount; readonly di
   const { portionG = 150, portionBasis = 'cooked', covers = 1 } = dish.brief
   const rows: readonly (readonly [string, string])[] = [
     ['Portions', `${portions.toFixed(1)} for ${covers} covers (a child counts 0.6)`],
-    ['On the plate', `${portionG} g ${portionBasis} a portion`],
+    ['On the plate', `${describeMass(portionG)} ${portionBasis} a portion`],
     [
       'Kept in cooking',
       portionBasis === 'raw'
@@ -126,11 +127,11 @@ function Answer({ amount, dish, form }: { readonly amount: Amount; readonly dish
   return (
     <Box sx={{ my: 2 }}>
       <Typography sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: { xs: 40, md: 56 }, lineHeight: 1 }}>
-        {kilosToBuy(buyG.typical)}
+        {formatMassToBuy(buyG.typical)}
       </Typography>
       <Typography sx={{ fontSize: 18 }}>
-        {FORM_LABEL[form]} to buy, {kilosToBuy(buyG.low)} to {kilosToBuy(buyG.high)} as yields fall
-        {pieces ? `; ${pieces.count} fish of about ${kilos(pieces.eachG)}` : ''}
+        {FORM_LABEL[form]} to buy, {formatMassToBuy(buyG.low)} to {formatMassToBuy(buyG.high)} as yields fall
+        {pieces ? `; ${pieces.count} fish of about ${formatMass(pieces.eachG)}` : ''}
       </Typography>
       {cost ? (
         <Typography sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 24, mt: 1 }}>

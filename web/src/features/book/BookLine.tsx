@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box'
 import Checkbox from '@mui/material/Checkbox'
 import Typography from '@mui/material/Typography'
-import { METHOD_TABLE } from '@tender-gill/core'
+import { METHOD_LABEL } from '../../reader/index.ts'
 import { memo } from 'react'
 import { Link } from 'react-router'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
@@ -58,10 +58,10 @@ export const BookLine = memo(function BookLine({ row, method, marked, onMark }: 
         <Typography variant="body2">
           {fit !== undefined && method ? (
             <>
-              <b style={{ fontFamily: HEADING, fontSize: 22 }}>{fit.toFixed(0)}</b> {METHOD_TABLE[method].label.toLowerCase()}
+              <b style={{ fontFamily: HEADING, fontSize: 22 }}>{fit.toFixed(0)}</b> {METHOD_LABEL[method].toLowerCase()}
             </>
           ) : best.length > 0 ? (
-            `Best ${best.map(([name]) => METHOD_TABLE[name].label.toLowerCase()).join(', ')}`
+            `Best ${best.map(([name]) => METHOD_LABEL[name].toLowerCase()).join(', ')}`
           ) : (
             'Good for no method by itself'
           )}

@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import type { Method } from '@tender-gill/contract'
 import { METHODS } from '@tender-gill/contract/vocabulary'
-import { METHOD_TABLE } from '@tender-gill/core'
+import { METHOD_LABEL } from '../../reader/index.ts'
 import { useState } from 'react'
 import { BOOK_TRAITS, type BookRow, type BookTrait } from '../../engine/bookRows.ts'
 import { INK } from '../../theme.ts'
@@ -121,7 +121,7 @@ export function FilterPanel({ rows, filter, onSet, onClear }: Props) {
         {set > 0 ? `Looking for: ${set} thing${set > 1 ? 's' : ''}. Change` : 'Look for a kind of flesh'}
       </Button>
     )
-  const methods = METHODS.map((method): readonly [Method, string] => [method, METHOD_TABLE[method].label])
+  const methods = METHODS.map((method): readonly [Method, string] => [method, METHOD_LABEL[method]])
   return (
     <Paper
       component="section"

@@ -2,6 +2,7 @@ import type { Method } from '@tender-gill/contract'
 import { FORMS, MARKET_PLACES, METHODS, ORIGINS, REGIONS } from '@tender-gill/contract/vocabulary'
 import type { BookRow, BookTrait } from '../../engine/bookRows.ts'
 import { BOOK_TRAITS } from '../../engine/bookRows.ts'
+import { describeMass } from '../../reader/index.ts'
 
 /** Three words along a trait, and the values that part them. */
 export interface TraitSteps {
@@ -21,7 +22,11 @@ export const TRAIT_STEPS: Record<BookTrait, TraitSteps> = {
   collagen: { label: 'Body for a broth', words: ['little', 'some', 'much'], edges: [4, 6.5] },
   binding: { label: 'Binds as mince', words: ['poorly', 'fairly', 'well'], edges: [4, 6.5] },
   rawBite: { label: 'Raw bite', words: ['soft', 'fair', 'firm'], edges: [4, 6] },
-  weight: { label: 'Whole weight', words: ['under 400 g', '400 g to 2 kg', 'over 2 kg'], edges: [400, 2000] },
+  weight: {
+    label: 'Whole weight',
+    words: [`under ${describeMass(400)}`, `${describeMass(400)} to ${describeMass(2000)}`, `over ${describeMass(2000)}`],
+    edges: [400, 2000],
+  },
   thickness: { label: 'Depth of flesh', words: ['thin', 'medium', 'thick'], edges: [16, 26] },
 }
 export const STEP_NAMES = ['low', 'middle', 'high'] as const

@@ -7,7 +7,8 @@ import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { Brief, Method, Problem } from '@tender-gill/contract'
 import { ALLERGENS, FORMATS, METHODS } from '@tender-gill/contract/vocabulary'
-import { describeDay, FORMAT_LABEL, METHOD_TABLE, gridCell } from '@tender-gill/core'
+import { gridCell } from '@tender-gill/core'
+import { FORMAT_LABEL, METHOD_LABEL, describeDay, formatTemperature } from '../../reader/index.ts'
 import { useCallback, useEffect, useState, type ReactNode } from 'react'
 import { Controller, FormProvider, useForm, useFormContext, useWatch } from 'react-hook-form'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
@@ -83,7 +84,7 @@ function Fields() {
     <>
       <Group title="The dish">
         <TextInput name="dish" label="What it is called" wide />
-        <Choice name="method" label="How it is cooked" options={METHODS.map((one) => [one, METHOD_TABLE[one].label])} />
+        <Choice name="method" label="How it is cooked" options={METHODS.map((one) => [one, METHOD_LABEL[one]])} />
         <Choice name="format" label="Cut" options={options} />
         {format === 'whole' ? (
           <TextInput key="wholeServes" name="wholeServes" label="Eaters a fish" hint="Empty: any size" numeric />
@@ -160,7 +161,7 @@ function Fields() {
           label="Doneness"
           options={[
             ['', 'as the house has it'],
-            ['set', 'set, 63 °C'],
+            ['set', `set, ${formatTemperature(63)}`],
             ['moist', 'moist, below'],
           ]}
         />

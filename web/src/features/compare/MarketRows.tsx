@@ -1,3 +1,4 @@
+import { formatMoney } from '../../reader/index.ts'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { AskKey, NormalisedBrief, Range, RankedFish, ResolvedOffer } from '@tender-gill/contract'
@@ -5,7 +6,6 @@ import type { SxProps } from '@mui/material/styles'
 import type { ReactNode } from 'react'
 import { Shoal, describeShoal } from '../../drawings/Shoal.tsx'
 import { HEADING, INK } from '../../theme.ts'
-import { formatMoney } from '../../parts/dishWords.ts'
 
 export interface MarketColumn {
   readonly species: string
@@ -45,7 +45,7 @@ function Cost({ row }: MarketColumn) {
     <>
       <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 20 }}>{formatMoney(cost.typical, cost.currency)}</Box>
       <Typography variant="body2" color="text.secondary">
-        {cost.low.toFixed(2)} to {cost.high.toFixed(2)} a portion
+        {formatMoney(cost.low, cost.currency)} to {formatMoney(cost.high, cost.currency)} a portion
       </Typography>
     </>
   )

@@ -1,9 +1,8 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { RankedFish } from '@tender-gill/contract'
-import { ASK_LABEL } from '@tender-gill/core'
+import { ASK_LABEL, formatMoney } from '../../reader/index.ts'
 import { HEADING, INK } from '../../theme.ts'
-import { formatMoney } from '../../parts/dishWords.ts'
 
 /** Hatchings tell the traits apart in black and white too. */
 const TONES = [INK.slate, INK.tide, INK.brass, INK.dulse, INK.kelp, '#7F9298', '#A9B7BB'] as const

@@ -1,10 +1,10 @@
+import { formatMoney } from '../../reader/index.ts'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { RankedFish } from '@tender-gill/contract'
 import { findEfficient, type Worth } from '@tender-gill/core'
 import { CartesianGrid, LabelList, Line, ResponsiveContainer, Scatter, ComposedChart, Tooltip, XAxis, YAxis } from 'recharts'
 import { INK } from '../../theme.ts'
-import { formatMoney } from '../../parts/dishWords.ts'
 
 interface Point extends Worth {
   readonly species: string

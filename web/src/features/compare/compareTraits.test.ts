@@ -1,6 +1,7 @@
 import { createOfferSheet } from '@tender-gill/catalogue'
 import type { ResolvedOffer } from '@tender-gill/contract'
 import { createBoard } from '@tender-gill/core'
+import { createWords } from '@tender-gill/words'
 import { describe, expect, it } from 'vitest'
 import { compareTraits } from './compareTraits.ts'
 
@@ -24,7 +25,7 @@ describe('fish side by side', () => {
   it('lets an open dish say what matters: a grill asks for cohesion and not for binding', () => {
     const board = createBoard({ dish: 'x', method: 'grill', format: 'chunk' }, sheet, today)
     if (!board.ok) throw new Error('the brief is wrong')
-    const compared = compareTraits([monk, cod], board.value.brief)
+    const compared = compareTraits([monk, cod], createWords().tell(board.value.brief))
     expect(compared[0]).toMatchObject({ key: 'cohesion', matters: true, ask: { pull: 5 } })
     expect(compared.find(({ key }) => key === 'rawBite')).toMatchObject({ matters: false, ask: undefined })
   })

@@ -1,6 +1,7 @@
 import { createOfferSheet } from '@tender-gill/catalogue'
 import type { Brief, LineUp, RankedFish, ResolvedOffer, SpeciesSheet } from '@tender-gill/contract'
 import { rankLineUp } from '@tender-gill/core'
+import { createWords } from '@tender-gill/words'
 import { render, screen } from '@testing-library/react'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -12,6 +13,7 @@ import { dotRadius } from './WorthChart.tsx'
 const today = '2026-06-13'
 const sheet = createOfferSheet(today)
 const months = (value: number) => Array.from({ length: 12 }, () => value)
+const { tell } = createWords()
 const brief: Brief = {
   dish: 'Poached',
   method: 'poach',
@@ -31,7 +33,7 @@ const offerOf = (species: string, origin: 'wild' | 'farmed'): ResolvedOffer => {
   return found
 }
 const rows = ((): readonly RankedFish[] => {
-  const answer = rankLineUp(brief, sheet, { today, shares: false })
+  const answer = tell(rankLineUp(brief, sheet, { today, shares: false }))
   return answer.ok ? answer.value.ranked : []
 })()
 const column = (species: string, origin: 'wild' | 'farmed'): MarketColumn => ({
@@ -65,10 +67,9 @@ describe('the columns of a comparison', () => {
     (name) => ({ species: name, offers: sheet.offers.filter((offer) => offer.species === name) }) as unknown as SpeciesSheet,
   )
   const all = ((): LineUp | null => {
-    const answer = rankLineUp({ dish: 'Poached', method: 'poach', format: 'portion', pool: species, allOffers: true }, sheet, {
-      today,
-      shares: false,
-    })
+    const answer = tell(
+      rankLineUp({ dish: 'Poached', method: 'poach', format: 'portion', pool: species, allOffers: true }, sheet, { today, shares: false }),
+    )
     return answer.ok ? answer.value : null
   })()
 
@@ -87,7 +88,7 @@ describe('the columns of a comparison', () => {
     expect(findStanding(cod, null)).toEqual({})
     const without = all && { ...all, ranked: all.ranked.filter(({ offerId }) => offerId !== cod.id) }
     expect(findStanding(cod, without).left).toContain('another of its kind can')
-    const raw = rankLineUp({ dish: 'Raw', method: 'raw', format: 'slice', pool: species }, sheet, { today, shares: false })
+    const raw = tell(rankLineUp({ dish: 'Raw', method: 'raw', format: 'slice', pool: species }, sheet, { today, shares: false }))
     expect(raw.ok && findStanding(cod, raw.value).left).toContain('parasites')
   })
 })
@@ -103,7 +104,7 @@ describe('the market rows of a comparison', () => {
   it('show cost, stock and what is not known', () => {
     render(<MarketRows columns={[column('Gadus morhua', 'wild'), column('Salmo salar', 'farmed')]} brief={null} grid={{}} />)
     const cells = screen.getAllByRole('cell').map((cell) => cell.textContent)
-    expect(cells[0]).toMatch(/^€\d+\.\d\d\d+\.\d\d to \d+\.\d\d a portion$/)
+    expect(cells[0]).toMatch(/^€\d+\.\d\d€\d+\.\d\d to €\d+\.\d\d a portion$/)
     expect(cells[1]).toBe('no price known')
     expect(cells[4]).toMatch(/of 100, \d+ to \d+/)
     expect(cells[5]).toContain('no evidence kept')

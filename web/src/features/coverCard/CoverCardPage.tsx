@@ -4,12 +4,13 @@ import Button from '@mui/material/Button'
 import { styled } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import type { CoverCard, CoverRow, CoverRung } from '@tender-gill/contract'
-import { FORM_LABEL, describeDay, isDay } from '@tender-gill/core'
+import { isDay } from '@tender-gill/core'
+import { FORM_LABEL, describeDay, formatMassToBuy } from '../../reader/index.ts'
 import { Link, useSearchParams } from 'react-router'
 import { useCoverCardQuery, useKitchenQuery } from '../../api/api.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { HEADING, INK } from '../../theme.ts'
-import { kilosToBuy, ofHundred } from '../../parts/dishWords.ts'
+import { ofHundred } from '../../parts/dishWords.ts'
 import { HangBars } from './HangBars.tsx'
 import { weekOf } from './week.ts'
 
@@ -66,7 +67,7 @@ function RungCell({ rung, at, most }: { readonly rung: CoverRung; readonly at: n
       <b>
         {at}. {rung.common}
       </b>
-      , {rung.standIn.toFixed(0)}; {kilosToBuy(rung.buyG)} {FORM_LABEL[rung.form]}
+      , {rung.standIn.toFixed(0)}; {formatMassToBuy(rung.buyG)} {FORM_LABEL[rung.form]}
       {all.length === 0 ? '. Cooks and serves the same.' : `. ${changes.map(({ sentence }) => sentence).join(' ')}`}
     </Box>
   )
@@ -90,7 +91,7 @@ function Row({ row, told }: { readonly row: CoverRow; readonly told: Told }) {
             <Box component="span" sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: '1.25em', display: 'block', lineHeight: 1.2 }}>
               {fish.common}
             </Box>
-            {fish.offer}; {kilosToBuy(fish.buyG)} {FORM_LABEL[fish.form]}
+            {fish.offer}; {formatMassToBuy(fish.buyG)} {FORM_LABEL[fish.form]}
             {!fish.taken && <Box sx={{ color: 'text.secondary' }}>leads; nothing is taken yet</Box>}
             {fish.absentUntil && (
               <Box sx={{ borderLeft: `4px solid ${INK.brass}`, pl: 1, fontWeight: 700 }}>missing until {describeDay(fish.absentUntil)}</Box>

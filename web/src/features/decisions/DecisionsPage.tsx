@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { Decision, LineUpDifference, Moved } from '@tender-gill/contract'
-import { FORM_LABEL } from '@tender-gill/core'
+import { FORM_LABEL, formatMoney } from '../../reader/index.ts'
 import dayjs from 'dayjs'
 import { useState } from 'react'
 import { Link } from 'react-router'
@@ -13,7 +13,6 @@ import { Waiting } from '../../parts/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
-import { formatMoney } from '../../parts/dishWords.ts'
 
 const SHOWN = 6
 

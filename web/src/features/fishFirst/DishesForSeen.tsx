@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { ServingRecord, DishForSeen, SeenRow } from '@tender-gill/contract'
-import { FORM_LABEL } from '@tender-gill/core'
+import { FORM_LABEL, formatMassToBuy, formatMoney } from '../../reader/index.ts'
 import { Link } from 'react-router'
 import { HEADING, INK } from '../../theme.ts'
-import { formatMoney, kilosToBuy, nameCautions } from '../../parts/dishWords.ts'
+import { nameCautions } from '../../parts/dishWords.ts'
 import { describeSupply } from './supply.ts'
 
 /** A fit as it stands at the end of a row. */
@@ -62,7 +62,7 @@ function DishRow({ dish, record, first, several }: RowProps) {
         {best.fit !== null && <Money row={best} covers={covers} />}
         {best.fit !== null && first && (
           <Typography variant="body2">
-            The dish takes {kilosToBuy(best.buyG)} of it for {covers} {covers === 1 ? 'cover' : 'covers'}.
+            The dish takes {formatMassToBuy(best.buyG)} of it for {covers} {covers === 1 ? 'cover' : 'covers'}.
           </Typography>
         )}
         {cautions !== '' && best.fit !== null && (

@@ -3,7 +3,8 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { ServingRecord, Method } from '@tender-gill/contract'
-import { describeDay, isOver, listComing, METHOD_TABLE, pickPerDish } from '@tender-gill/core'
+import { isOver, listComing, pickPerDish } from '@tender-gill/core'
+import { METHOD_LABEL, describeDay } from '../../reader/index.ts'
 import { useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { useKitchenQuery, useServingsQuery, usePricesQuery, useRemoveServingMutation, useRestoreServingMutation } from '../../api/api.ts'
@@ -154,7 +155,7 @@ function FirstDish() {
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         {FIRST_METHODS.map((method) => (
           <Button key={method} component={Link} to={`/dishes/new?method=${method}`} variant="outlined">
-            {METHOD_TABLE[method].label}
+            {METHOD_LABEL[method]}
           </Button>
         ))}
       </Box>

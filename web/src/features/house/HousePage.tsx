@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { HouseLeanings, TextureKey } from '@tender-gill/contract'
 import { TEXTURE_KEYS } from '@tender-gill/contract/vocabulary'
-import { ASK_LABEL } from '@tender-gill/core'
+import { ASK_LABEL, formatTemperature } from '../../reader/index.ts'
 import { useKitchenQuery } from '../../api/api.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { INK } from '../../theme.ts'
@@ -15,6 +15,7 @@ import { PullDots } from '../lineUp/PullDots.tsx'
 import { setAskLeaning, setLeaning } from './houseForm.ts'
 import { AmountLeaning } from './AmountLeaning.tsx'
 import { useLeanings, type Change } from './useLeanings.ts'
+import { HowYouRead } from './HowYouRead.tsx'
 
 interface SchoolProps {
   readonly label: string
@@ -97,7 +98,7 @@ function Schools({ leanings, onKeep }: SectionProps) {
         hint="Moist never holds for children, pregnant, elderly or immunocompromised diners."
         value={leanings.doneness ?? 'set'}
         options={[
-          ['set', 'set: 63 °C in the middle, the guideline'],
+          ['set', `set: ${formatTemperature(63)} in the middle, the guideline`],
           ['moist', 'moist: taken out sooner, with a caution'],
         ]}
         onSet={(value) => onKeep((now) => setLeaning(now, 'doneness', value === 'moist' ? 'moist' : undefined))}
@@ -222,6 +223,7 @@ export default function HousePage() {
           />
         ))}
       </Box>
+      <HowYouRead currency={kitchen.currency} />
     </Paper>
   )
 }

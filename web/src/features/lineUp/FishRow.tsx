@@ -2,7 +2,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { AskKey, Brief, NormalisedBrief, RankedFish, ResolvedOffer } from '@tender-gill/contract'
-import { ASK_LABEL, FORM_LABEL } from '@tender-gill/core'
+import { ASK_LABEL, FORM_LABEL, formatMassToBuy, formatMoney } from '../../reader/index.ts'
 import { memo } from 'react'
 import { AskStrip } from '../../drawings/AskStrip.tsx'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
@@ -10,7 +10,7 @@ import { HEADING, INK } from '../../theme.ts'
 import { WhereToOrder } from '../../parts/WhereToOrder.tsx'
 import { MarketOf } from '../../parts/MarketOf.tsx'
 import { TurningList, useTurning } from './TurningList.tsx'
-import { formatMoney, kilosToBuy, nameCautions, ofHundred } from '../../parts/dishWords.ts'
+import { nameCautions, ofHundred } from '../../parts/dishWords.ts'
 
 export const ROW_COLUMNS = { xs: '64px minmax(0, 1fr) 92px', md: '66px minmax(150px, 1fr) 96px repeat(3, 74px) 80px' }
 
@@ -41,7 +41,7 @@ function summarise({ common, pointsLost, unknown, buyG, form }: RankedFish): str
   const [worst] = pointsLost
   const missing = worst ? `It loses ${worst.points.toFixed(1)} points: ${worst.sentence}` : `${common} meets every ask.`
   const blind = unknown.length > 0 ? ` Not known: ${unknown.map((key) => ASK_LABEL[key].toLowerCase()).join(', ')}.` : ''
-  return `${missing}${blind} Buy ${kilosToBuy(buyG)} ${FORM_LABEL[form]}.`
+  return `${missing}${blind} Buy ${formatMassToBuy(buyG)} ${FORM_LABEL[form]}.`
 }
 
 /** Points lost as bars that add up to what is missing to 100. */
@@ -113,7 +113,7 @@ function Details({
           {taken ? `${fish.common} is taken` : `Take ${fish.common}`}
         </Button>
         <Typography variant="body2" color="text.secondary">
-          Buy {kilosToBuy(fish.buyG)} {FORM_LABEL[fish.form]}. Traits are compiled from common knowledge, not measured.
+          Buy {formatMassToBuy(fish.buyG)} {FORM_LABEL[fish.form]}. Traits are compiled from common knowledge, not measured.
         </Typography>
       </Box>
     </Box>
@@ -171,7 +171,7 @@ const CostCell = memo(function CostCell({ low, typical, high, currency }: Partia
         <>
           <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 17 }}>{formatMoney(typical, currency)}</Box>
           <Typography variant="body2" color="text.secondary">
-            {low.toFixed(2)} to {high.toFixed(2)}
+            {formatMoney(low, currency)} to {formatMoney(high, currency)}
           </Typography>
         </>
       ) : (

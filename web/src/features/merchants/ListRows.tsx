@@ -2,11 +2,10 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { PriceList } from '@tender-gill/contract'
-import { FORM_LABEL } from '@tender-gill/core'
+import { FORM_LABEL, describeMass, formatMoney } from '../../reader/index.ts'
 import { useState } from 'react'
 import { usePriceListQuery, usePutListBackMutation, useSettleNamesMutation, useTakeListBackMutation } from '../../api/api.ts'
 import { INK } from '../../theme.ts'
-import { formatMoney } from '../../parts/dishWords.ts'
 import { useAnswer, useSheet } from '../../engine/index.ts'
 import { BadRows } from '../../parts/BadRows.tsx'
 import { NamesToSettle } from './NamesToSettle.tsx'
@@ -32,8 +31,8 @@ function OpenList({ id }: { readonly id: string }) {
           <li key={i}>
             {names[name] ?? name}, {FORM_LABEL[form]}
             {grade ? `, ${grade}` : ''}: {formatMoney(price, currency)} {UNIT_WORDS[unit]}
-            {eachG ? ` of ${eachG} g` : ''}
-            {minimumKg ? `, from ${minimumKg} kg` : ''}
+            {eachG ? ` of ${describeMass(eachG)}` : ''}
+            {minimumKg ? `, from ${describeMass(minimumKg * 1000)}` : ''}
           </li>
         ))}
       </Box>

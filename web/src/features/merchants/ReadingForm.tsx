@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import { FORMS, ORIGINS, PRICE_UNITS, STATES } from '@tender-gill/contract/vocabulary'
 import type { ListField, ListReading } from '@tender-gill/contract'
-import { FORM_LABEL } from '@tender-gill/core'
+import { FORM_LABEL } from '../../reader/index.ts'
 
 const FIELDS: readonly (readonly [field: ListField, label: string])[] = [
   ['name', 'The fish'],

@@ -6,7 +6,7 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import type { Pot, PotPlace, ResolvedOffer } from '@tender-gill/contract'
-import { FORM_LABEL } from '@tender-gill/core'
+import { FORM_LABEL, formatMassToBuy } from '../../reader/index.ts'
 import { useMemo } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
@@ -16,7 +16,7 @@ import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { fishPath } from '../book/bookWords.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
-import { describeMaking, describeServing, kilosToBuy, nameCautions } from '../../parts/dishWords.ts'
+import { describeMaking, describeServing, nameCautions } from '../../parts/dishWords.ts'
 
 const COUNTS = [2, 3, 4, 5] as const
 const DEFAULT_COUNT = 3
@@ -55,7 +55,7 @@ function PlaceRow({ place, offer, at }: { readonly place: PotPlace; readonly off
           <b>The {place.role} one</b>: {place.why}. {worst ? worst.sentence : ''}
         </Typography>
         <Typography variant="body2" color="text.secondary">
-          {place.offer}; buy {kilosToBuy(place.buyG)} {FORM_LABEL[place.form]}
+          {place.offer}; buy {formatMassToBuy(place.buyG)} {FORM_LABEL[place.form]}
         </Typography>
         {place.cautions.length > 0 && (
           <Typography variant="body2" sx={{ color: 'warning.main', fontWeight: 700 }}>

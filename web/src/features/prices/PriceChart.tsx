@@ -1,5 +1,6 @@
 import type { PriceHistory } from '@tender-gill/contract'
-import { describeDay, toDayNumber, toIsoDate } from '@tender-gill/core'
+import { toDayNumber, toIsoDate } from '@tender-gill/core'
+import { describeDay, formatMoney, toMassPrice } from '../../reader/index.ts'
 import { Area, ComposedChart, Line, ReferenceLine, ResponsiveContainer, Scatter, Tooltip, XAxis, YAxis } from 'recharts'
 import { INK } from '../../theme.ts'
 
@@ -13,8 +14,12 @@ function listMonths(from: number, to: number): readonly number[] {
 
 /** Quotes as dots, what was made of them as a line in its range, over a year. The figures beside it say the same in words. */
 export default function PriceChart({ series, date }: { readonly series: Series; readonly date: string }) {
-  const days = series.days.map(({ date: on, perKg }) => ({ day: toDayNumber(on), typical: perKg.typical, range: [perKg.low, perKg.high] }))
-  const dots = series.quotes.map(({ date: on, perKg }) => ({ day: toDayNumber(on), quote: perKg }))
+  const days = series.days.map(({ date: on, perKg }) => ({
+    day: toDayNumber(on),
+    typical: toMassPrice(perKg.typical),
+    range: [toMassPrice(perKg.low), toMassPrice(perKg.high)],
+  }))
+  const dots = series.quotes.map(({ date: on, perKg }) => ({ day: toDayNumber(on), quote: toMassPrice(perKg) }))
   const rows = [...days, ...dots].sort((a, b) => a.day - b.day)
   const first = rows[0]?.day ?? toDayNumber(date)
   const last = toDayNumber(date)
@@ -33,12 +38,16 @@ export default function PriceChart({ series, date }: { readonly series: Series; 
         <Tooltip
           isAnimationActive={false}
           labelFormatter={(day) => describeDay(toIsoDate(Number(day)))}
-          formatter={(value) => (Array.isArray(value) ? value.map((one) => Number(one).toFixed(2)).join(' to ') : Number(value).toFixed(2))}
+          formatter={(value) =>
+            Array.isArray(value)
+              ? value.map((one) => formatMoney(Number(one), series.currency)).join(' to ')
+              : formatMoney(Number(value), series.currency)
+          }
         />
         <Area dataKey="range" name="range" fill={INK.brine} stroke="none" connectNulls isAnimationActive={false} />
         <Line dataKey="typical" name="estimate" stroke={INK.kelp} strokeWidth={2.5} dot={false} connectNulls isAnimationActive={false} />
         <Scatter dataKey="quote" name="quote" fill={INK.squid} shape="circle" isAnimationActive={false} />
-        {series.usualPerKg !== null && <ReferenceLine y={series.usualPerKg} stroke={INK.slate} strokeDasharray="6 4" />}
+        {series.usualPerKg !== null && <ReferenceLine y={toMassPrice(series.usualPerKg)} stroke={INK.slate} strokeDasharray="6 4" />}
         <ReferenceLine x={last} stroke={INK.roe} strokeWidth={3} />
       </ComposedChart>
     </ResponsiveContainer>

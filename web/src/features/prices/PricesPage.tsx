@@ -3,14 +3,13 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { PriceHistory } from '@tender-gill/contract'
-import { FORM_LABEL } from '@tender-gill/core'
+import { FORM_LABEL, MASS_PRICED, describeMass, formatMassPrice, formatMoney } from '../../reader/index.ts'
 import { lazy, Suspense, useMemo } from 'react'
 import { useKitchenQuery, usePriceHistoryQuery, useSlabQuery } from '../../api/api.ts'
 import { FishSearch } from '../../parts/FishSearch.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
 import { HEADING } from '../../theme.ts'
-import { formatMoney } from '../../parts/dishWords.ts'
 import { MarketRooms } from '../../parts/MarketRooms.tsx'
 import { RoomGrid } from '../../parts/SideList.tsx'
 import { describeBasis, describeUsual } from './priceWords.ts'
@@ -60,11 +59,11 @@ function History({
         ))}
       </Box>
       <Typography sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: { xs: 26, md: 32 }, lineHeight: 1.1 }}>
-        {portionCost ? `${formatMoney(portionCost.typical, currency)} a portion` : `${formatMoney(now.perKg.typical, currency)} a kilo`}
+        {portionCost ? `${formatMoney(portionCost.typical, currency)} a portion` : formatMassPrice(now.perKg.typical, currency)}
       </Typography>
       <Typography>
         {portionCost
-          ? `150 g cooked and edible, ${formatMoney(portionCost.low, currency)} to ${formatMoney(portionCost.high, currency)}, from ${formatMoney(now.perKg.typical, currency)} a kilo. `
+          ? `${describeMass(150)} cooked and edible, ${formatMoney(portionCost.low, currency)} to ${formatMoney(portionCost.high, currency)}, from ${formatMassPrice(now.perKg.typical, currency)}. `
           : ''}
         <b>{describeUsual(series)}</b>
       </Typography>
@@ -73,15 +72,15 @@ function History({
       </Typography>
       <div
         role="img"
-        aria-label={`Price of ${history.common} a kilo over the year: ${series.quotes.length} quotes, and the estimate with its range`}
+        aria-label={`Price of ${history.common} over the year: ${series.quotes.length} quotes, and the estimate with its range`}
       >
         <Suspense fallback={<Waiting what="the chart" />}>
           <PriceChart series={series} date={history.date} />
         </Suspense>
       </div>
       <Typography variant="body2" color="text.secondary">
-        A kilo, {currency}. Dots are what merchants asked, the line is what could be made of it on that day, the band where nine in ten days
-        lie{series.usualPerKg === null ? '' : ', the dashes its usual price for this month'}.
+        {MASS_PRICED}, {currency}. Dots are what merchants asked, the line is what could be made of it on that day, the band where nine in
+        ten days lie{series.usualPerKg === null ? '' : ', the dashes its usual price for this month'}.
       </Typography>
     </Paper>
   )

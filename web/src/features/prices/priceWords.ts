@@ -1,5 +1,5 @@
+import { formatMoney } from '../../reader/index.ts'
 import type { PriceHistory } from '@tender-gill/contract'
-import { formatMoney } from '../../parts/dishWords.ts'
 
 type Series = PriceHistory['series'][number]
 

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { Season, Slab, SlabFish } from '@tender-gill/contract'
-import { FORM_LABEL } from '@tender-gill/core'
+import { FORM_LABEL, describeMass, formatMassPrice, formatMoney } from '../../reader/index.ts'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useKitchenQuery, useMerchantsQuery, useSeasonsQuery, useSlabQuery } from '../../api/api.ts'
@@ -11,7 +11,7 @@ import { Shoal } from '../../drawings/Shoal.tsx'
 import { Tide } from '../../drawings/Tide.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { HEADING, INK } from '../../theme.ts'
-import { formatMoney, joinWords } from '../../parts/dishWords.ts'
+import { joinWords } from '../../parts/dishWords.ts'
 import { MarketRooms } from '../../parts/MarketRooms.tsx'
 import { FeedNotice } from '../merchants/FeedNotice.tsx'
 import { sayDay, sayOrder } from '../../parts/orderWords.ts'
@@ -99,9 +99,9 @@ function SlabRow({ fish, season, today, portionG }: FishProps) {
         </Box>
         <Typography variant="body2" color="text.secondary">
           {portionCost
-            ? `a portion of ${portionG} g, ${formatMoney(portionCost.low, currency)} to ${formatMoney(portionCost.high, currency)}`
+            ? `a portion of ${describeMass(portionG)}, ${formatMoney(portionCost.low, currency)} to ${formatMoney(portionCost.high, currency)}`
             : ''}
-          {` from ${formatMoney(perKg.typical, currency)} a kilo`}
+          {` from ${formatMassPrice(perKg.typical, currency)}`}
           <br />
           {quotes} {quotes === 1 ? 'quote' : 'quotes'}, last {latestDate ? sayDay(latestDate, today) : 'without a day'}
           {merchant ? `, ${merchant}` : ''}

@@ -3,7 +3,9 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { BasedRange, MethodForSeen, SpeciesSheet } from '@tender-gill/contract'
-import { ASK_LABEL, DIFFERENCE_WORDS, FORM_LABEL, listSafetyNotes, nameMonth, type Relative } from '@tender-gill/core'
+import { listSafetyNotes, type Relative } from '@tender-gill/core'
+import { createWords } from '@tender-gill/words'
+import { ASK_LABEL, DIFFERENCE_WORDS, FORM_LABEL, describeMass, nameMonth, reader } from '../../reader/index.ts'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
@@ -105,27 +107,27 @@ export function Relatives({ species, relatives }: { readonly species: string; re
   )
 }
 
+const { say } = createWords(reader)
+
 export function Safety({ sheet }: { readonly sheet: SpeciesSheet }) {
   return (
     <Panel title="What to beware of">
       {listSafetyNotes(sheet.offers).map(({ kind, sentence }) => (
         <Typography
-          key={kind + sentence}
+          key={kind + sentence.code}
           variant="body2"
           sx={{
-            borderLeft: `4px solid ${kind === 'allergy' || sentence.startsWith('Little') ? INK.hairline : INK.brass}`,
+            borderLeft: `4px solid ${kind === 'allergy' || sentence.code === 'note.mercury.low' ? INK.hairline : INK.brass}`,
             pl: 1,
             mb: 0.75,
           }}
         >
-          {sentence}
+          {say(sentence)}
         </Typography>
       ))}
     </Panel>
   )
 }
-
-const kilos = (g: number) => (g >= 1000 ? `${Math.round(g / 100) / 10} kg` : `${Math.round(g)} g`)
 
 /** Runs of months as people say them: "November to January". */
 export function describeMonths(months: readonly number[]): string {
@@ -166,7 +168,7 @@ export function Sizes({ sheet }: { readonly sheet: SpeciesSheet }) {
     <Panel title="Size, forms and yields">
       <Facts>
         <Fact name="Sizes to ask for">
-          {sheet.grades.map(({ name, fromG, toG }) => `${name} ${kilos(fromG)} to ${kilos(toG)}`).join('; ')}
+          {sheet.grades.map(({ name, fromG, toG }) => `${name} ${describeMass(fromG)} to ${describeMass(toG)}`).join('; ')}
         </Fact>
         <Fact name="Length">
           {Math.round(sheet.lengthCm.typical)} cm usual, {Math.round(sheet.lengthCm.low)} to {Math.round(sheet.lengthCm.high)} cm;{' '}
@@ -273,7 +275,7 @@ export function WildFarmed({ sheet }: { readonly sheet: SpeciesSheet }) {
             </Fact>
           ))}
           <Fact name="Usual weight">
-            wild {kilos(wild.weightG.typical)}, farmed {kilos(farmed.weightG.typical)}
+            wild {describeMass(wild.weightG.typical)}, farmed {describeMass(farmed.weightG.typical)}
           </Fact>
         </Facts>
       )}

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { CauseKind, Rung, StandIns, Tempting } from '@tender-gill/contract'
-import { ASK_LABEL } from '@tender-gill/core'
+import { ASK_LABEL } from '../../reader/index.ts'
 import { AskStrip } from '../../drawings/AskStrip.tsx'
 import { INK } from '../../theme.ts'
 import { joinWords, ofHundred } from '../../parts/dishWords.ts'

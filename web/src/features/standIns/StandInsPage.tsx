@@ -6,7 +6,7 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import type { MissingReason, StandIns } from '@tender-gill/contract'
-import { FORM_LABEL } from '@tender-gill/core'
+import { FORM_LABEL, formatMassToBuy, formatMoney } from '../../reader/index.ts'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
@@ -16,7 +16,6 @@ import { HEADING, INK } from '../../theme.ts'
 import { absencePath } from '../absences/absenceParams.ts'
 import { useDecide } from '../decisions/useDecide.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
-import { formatMoney, kilosToBuy } from '../../parts/dishWords.ts'
 import { useLineUp } from '../lineUp/useLineUp.ts'
 import { LadderDrawing } from './LadderDrawing.tsx'
 import { useStandIns } from './useStandIns.ts'
@@ -41,7 +40,7 @@ function MissingHeader({ standIns, print }: { readonly standIns: StandIns; reado
       <div>
         <Typography variant="h1">If {missing.common} isn’t there</Typography>
         <Typography color="text.secondary">
-          {missing.offer}, {FORM_LABEL[missing.form]}; fit {missing.fit.toFixed(1)} in this dish; {kilosToBuy(missing.buyG)} to buy
+          {missing.offer}, {FORM_LABEL[missing.form]}; fit {missing.fit.toFixed(1)} in this dish; {formatMassToBuy(missing.buyG)} to buy
           {missing.portionCost ? `, ${formatMoney(missing.portionCost.typical, missing.portionCost.currency)} a portion` : ''}
         </Typography>
       </div>

@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { Method, SwapFish, SwapMap } from '@tender-gill/contract'
 import { METHODS } from '@tender-gill/contract/vocabulary'
-import { FORMAT_LABEL, METHOD_TABLE } from '@tender-gill/core'
+import { FORMAT_LABEL, METHOD_LABEL } from '../../reader/index.ts'
 import { useMemo } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useAnswer, useSheet, useOffers } from '../../engine/index.ts'
@@ -133,7 +133,7 @@ export default function SwapMapPage() {
           >
             {METHODS.map((one) => (
               <MenuItem key={one} value={one}>
-                {METHOD_TABLE[one].label}
+                {METHOD_LABEL[one]}
               </MenuItem>
             ))}
           </TextField>
@@ -154,8 +154,8 @@ export default function SwapMapPage() {
       <Paper component="section" aria-label="The same in words" sx={{ p: 2 }}>
         <FishSearch label="Walk to another fish" onPick={walk} />
         <Typography variant="body2" color="text.secondary" sx={{ my: 1 }}>
-          {able.length} of {map.fish.length} fish do it {METHOD_TABLE[method].label.toLowerCase()} from {FORMAT_LABEL[map.brief.format]}.
-          For a dish of yours, with its diners and its day, ask for stand-ins there.{' '}
+          {able.length} of {map.fish.length} fish do it {METHOD_LABEL[method].toLowerCase()} from {FORMAT_LABEL[map.brief.format]}. For a
+          dish of yours, with its diners and its day, ask for stand-ins there.{' '}
           <Link to={fishPath(centre.species)}>{centre.common} in the book</Link>
         </Typography>
         <Neighbours map={map} centre={centre} onWalk={walk} />

@@ -1,5 +1,5 @@
 import type { SwapLink } from '@tender-gill/contract'
-import { DIFFERENCE_WORDS } from '@tender-gill/core'
+import { DIFFERENCE_WORDS } from '../../reader/index.ts'
 
 const DIFFERENCES_TOLD = 3
 

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Season } from '@tender-gill/contract'
-import { nameMonth } from '@tender-gill/core'
+import { nameMonth } from '../../reader/index.ts'
 import { useLayoutEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react'
 import { INK } from '../../theme.ts'
 import { MOST, curveOf, setMonth, type Curve } from './yearEdit.ts'

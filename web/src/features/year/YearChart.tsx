@@ -1,5 +1,5 @@
 import type { YearOfDish } from '@tender-gill/contract'
-import { nameMonth } from '@tender-gill/core'
+import { nameMonth } from '../../reader/index.ts'
 import { Bar, BarChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
 import { INK } from '../../theme.ts'
 

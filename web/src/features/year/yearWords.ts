@@ -1,5 +1,5 @@
 import type { YearOfDish } from '@tender-gill/contract'
-import { nameMonth } from '@tender-gill/core'
+import { nameMonth } from '../../reader/index.ts'
 import { joinWords } from '../../parts/dishWords.ts'
 
 interface Run {
