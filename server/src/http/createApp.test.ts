@@ -1,6 +1,7 @@
 import { execFileSync } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 import { createFindSpecies, rankLineUp } from '@tender-gill/core'
+import { createWords } from '@tender-gill/words'
 import { parseOfferSheet, parseSpeciesSheet } from '@tender-gill/contract/validators'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { startTestServer, type TestServer } from '../testing/testServer.ts'
@@ -220,7 +221,7 @@ describe('answers', () => {
     const kitchen = 'larch-cottage'
     const sheet = (await call('/api/offers?date=2026-06-13', { kitchen })).body
     const bare = { ...full, market: undefined }
-    const inWorker = rankLineUp(JSON.parse(JSON.stringify(bare)), sheet, { today: '2026-06-13' })
+    const inWorker = createWords().tell(rankLineUp(JSON.parse(JSON.stringify(bare)), sheet, { today: '2026-06-13' }))
     expect((await call('/api/line-up', { method: 'POST', body: bare, kitchen })).body).toEqual(
       JSON.parse(JSON.stringify(inWorker.ok ? inWorker.value : null)),
     )

@@ -4,17 +4,11 @@ import { api } from '../api/api.ts'
 import { keepRecords } from '../api/keepRecords.ts'
 import { kitchenReducer } from '../kitchen/index.ts'
 import { describeFailure, noticesReducer, said } from '../notices/index.ts'
-import { createDraftKeeper, readDrafts } from './draftKeeper.ts'
-import { draftsReducer } from './draftsSlice.ts'
+import { createDocumentKeeper, DOCUMENT_COMMANDS, documentsReducer, readDrafts } from '../documents/index.ts'
 
 /** Commands whose refusal is shown where it happened: a form marks its fields, a draft shows both versions. */
 const TOLD_IN_PLACE: ReadonlySet<string> = new Set([
-  'saveServing',
   'createServing',
-  'saveLeanings',
-  'saveSeason',
-  'saveStock',
-  'saveMerchant',
   'saveHouseSpecies',
   'createHouseSpecies',
   'markAbsent',
@@ -31,9 +25,10 @@ interface RejectedCommand {
   readonly meta: { readonly arg: { readonly endpointName?: string; readonly type?: string } }
 }
 
-/** Whether a refusal is of a kind that its own page shows: a mistake, or another version. What is sent again until it is kept is no failure. */
+/** Whether a refusal is of a kind that its own page shows: a mistake, or another version. A document is sent again until it is kept: that is no failure. */
 const isShownThere = ({ payload, meta: { arg } }: RejectedCommand): boolean =>
-  arg.endpointName === 'saveServing' || (TOLD_IN_PLACE.has(arg.endpointName ?? '') && (payload.status === 400 || payload.status === 409))
+  DOCUMENT_COMMANDS.has(arg.endpointName ?? '') ||
+  (TOLD_IN_PLACE.has(arg.endpointName ?? '') && (payload.status === 400 || payload.status === 409))
 
 export interface StoreOptions {
   readonly kitchenId: string
@@ -47,8 +42,8 @@ export interface StoreOptions {
 export function createStore({ kitchenId, client, storage }: StoreOptions) {
   const listener = createListenerMiddleware()
   const store = configureStore({
-    reducer: { [api.reducerPath]: api.reducer, drafts: draftsReducer, kitchen: kitchenReducer, notices: noticesReducer },
-    preloadedState: { drafts: readDrafts(storage, kitchenId), kitchen: { id: kitchenId, client } },
+    reducer: { [api.reducerPath]: api.reducer, documents: documentsReducer, kitchen: kitchenReducer, notices: noticesReducer },
+    preloadedState: { documents: readDrafts(storage, kitchenId), kitchen: { id: kitchenId, client } },
     middleware: (getDefault) => getDefault().prepend(listener.middleware).concat(api.middleware, keepRecords),
   })
   // No command fails in silence, whatever page sent it.
@@ -60,7 +55,7 @@ export function createStore({ kitchenId, client, storage }: StoreOptions) {
         store.dispatch(said('failed', describeFailure(rejected.payload)))
     },
   })
-  createDraftKeeper({ store, listener, storage, kitchenId })
+  createDocumentKeeper({ store, listener, storage, kitchenId })
   return store
 }
 

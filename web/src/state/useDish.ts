@@ -2,14 +2,14 @@ import type { Brief, ServingInput, Choice } from '@tender-gill/contract'
 import { useCallback, useMemo } from 'react'
 import { useDispatch, useSelector } from 'react-redux'
 import { useServingQuery } from '../api/api.ts'
-import { draftChanged, type Draft } from './draftsSlice.ts'
+import { documentTyped, nameDocument, type Draft } from '../documents/index.ts'
 import type { AppDispatch, RootState } from './store.ts'
 
 export interface Dish {
   readonly id: string
   readonly brief: Brief
   readonly choice: Choice | null
-  readonly draft: Draft | undefined
+  readonly draft: Draft<'serving'> | undefined
   readonly edit: (change: Partial<ServingInput>) => void
 }
 
@@ -22,7 +22,7 @@ export type DishState =
 /** One dish as it is being worked on: the draft over the stored one; every edit is kept at once in the browser and soon on the server. */
 export function useDish(id: string): DishState {
   const { data: record, error } = useServingQuery(id)
-  const draft = useSelector((state: RootState) => state.drafts[id])
+  const draft = useSelector((state: RootState) => state.documents[nameDocument('serving', id)]) as Draft<'serving'> | undefined
   const dispatch = useDispatch<AppDispatch>()
   const isThere = record?.deletedAt === null
   const stored: ServingInput | undefined = useMemo(
@@ -33,9 +33,10 @@ export function useDish(id: string): DishState {
   const revision = draft?.revision ?? record?.revision
   const edit = useCallback(
     (change: Partial<ServingInput>) => {
-      if (input && revision !== undefined) dispatch(draftChanged({ id, input: { ...input, ...change }, revision }))
+      if (input && revision !== undefined)
+        dispatch(documentTyped({ kind: 'serving', id, input: { ...input, ...change }, base: stored ?? input, revision }))
     },
-    [dispatch, id, input, revision],
+    [dispatch, id, input, revision, stored],
   )
   return useMemo(() => {
     if (input) return { status: 'ready', dish: { id, brief: input.brief, choice: input.choice ?? null, draft, edit } }

@@ -2,12 +2,14 @@ import type { RankedFish } from '@tender-gill/contract'
 import { useCallback } from 'react'
 import { useDispatch, useStore } from 'react-redux'
 import { api } from '../../api/api.ts'
-import { draftDropped, draftRebased, draftState } from '../../state/draftsSlice.ts'
+import { draftDropped, draftMarked, draftRebased, nameDocument, type Draft } from '../../documents/index.ts'
 import type { AppDispatch, RootState } from '../../state/store.ts'
 import type { Dish } from '../../state/useDish.ts'
 import { said } from '../../notices/index.ts'
 import { toProblemDetails, useDecideMutation } from '../../api/api.ts'
 import type { ServingRecord } from '@tender-gill/contract'
+
+const toTheirs = ({ brief, choice, revision }: ServingRecord) => ({ input: { brief, choice }, revision })
 
 /**
  * Takes a fish for a dish, in one command: the dish as it was typed, the choice, and the decision with the line-up behind it. Either all of
@@ -22,22 +24,25 @@ export function useDecide({
   const store = useStore<RootState>()
   return useCallback(
     async ({ species, offerId, form }) => {
-      const draft = store.getState().drafts[id]
+      const key = nameDocument('serving', id)
+      const draftNow = () => store.getState().documents[key] as Draft<'serving'> | undefined
+      const draft = draftNow()
       const typed = draft ? { brief, revision: draft.revision } : {}
       const answer = await decide({ servingId: id, species, offerId, form, ...typed })
       if (answer.data) {
         // What was typed is kept with the choice: nothing waits to be sent any more.
         const record = await dispatch(api.endpoints.serving.initiate(id, { forceRefetch: true, subscribe: false }))
-        if (draft && store.getState().drafts[id]?.input === draft.input) dispatch(draftDropped(id))
+        if (draft && draftNow()?.input === draft.input) dispatch(draftDropped(key))
         else if (draft && record.data) {
-          dispatch(draftState({ id, state: 'conflict', theirs: record.data }))
-          dispatch(draftRebased(id))
+          dispatch(draftMarked({ key, state: 'conflict', theirs: toTheirs(record.data) }))
+          dispatch(draftRebased({ key }))
         }
         dispatch(said('done', `${answer.data.common} is taken for ${answer.data.dish}.`))
         return true
       }
       const details = toProblemDetails(answer.error)
-      if (draft && details?.status === 409) dispatch(draftState({ id, state: 'conflict', theirs: details.current as ServingRecord }))
+      if (draft && details?.status === 409)
+        dispatch(draftMarked({ key, state: 'conflict', theirs: toTheirs(details.current as ServingRecord) }))
       return false
     },
     [brief, decide, dispatch, id, store],

@@ -57,13 +57,15 @@ describe('how the house leans', () => {
     await waitFor(async () => expect(await server.leanings()).toEqual({}))
   })
 
-  it('says that it could not be kept while the database is away', async () => {
+  it('keeps what is set while the database is away in the browser, says so, and sends it once it is back', async () => {
     const server = await openPage('/house', KITCHEN)
     const usual = await field(/portion of fish usually costs/)
     server.setDown(true)
     enter(usual, '5')
-    expect(await screen.findByText('The database does not answer')).toBeDefined()
-    expect(usual).toHaveProperty('value', '5')
+    expect(await screen.findByText(/Kept in this browser: the server does not answer/, undefined, { timeout: 30_000 })).toBeDefined()
+    expect(usual).toHaveProperty('value', '5.00')
     expect(await server.leanings()).toEqual({})
+    server.setDown(false)
+    await waitFor(async () => expect((await server.leanings()).usualPortionCost).toMatchObject({ perPortion: 5 }), { timeout: 30_000 })
   })
 })

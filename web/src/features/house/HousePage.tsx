@@ -1,4 +1,3 @@
-import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
@@ -15,6 +14,7 @@ import { PullDots } from '../lineUp/PullDots.tsx'
 import { setAskLeaning, setLeaning } from './houseForm.ts'
 import { AmountLeaning } from './AmountLeaning.tsx'
 import { useLeanings, type Change } from './useLeanings.ts'
+import { DraftNotice, KeptLine } from '../../documents/index.ts'
 import { HowYouRead } from './HowYouRead.tsx'
 
 interface SchoolProps {
@@ -188,7 +188,7 @@ function StockLeanings({ leanings, onKeep }: SectionProps) {
 
 /** How the house leans: where good cooks disagree, what it is used to pay, and what matters more or less here than elsewhere. */
 export default function HousePage() {
-  const { leanings, failure, onKeep } = useLeanings()
+  const { leanings, draft, onKeep } = useLeanings()
   const { data: kitchen } = useKitchenQuery()
   if (!leanings || !kitchen) return <Waiting what="the house" />
   return (
@@ -200,7 +200,8 @@ export default function HousePage() {
         Good cooks disagree. What is set here holds for every dish, and a dish may still say otherwise. A line-up says when a leaning
         changed its order.
       </Typography>
-      {failure && <Alert severity="error">{failure}</Alert>}
+      <DraftNotice draft={draft} describe={({ leanings: now }) => `${Object.keys(now).length} leanings`} />
+      <KeptLine draft={draft} />
       <Schools leanings={leanings} onKeep={onKeep} />
       <Typography variant="h2" sx={{ mt: 3 }}>
         What it costs

@@ -4,8 +4,7 @@ import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { FeedState, Kitchen, Merchant, MerchantRecord } from '@tender-gill/contract'
-import { useSaveMerchantMutation } from '../../api/api.ts'
-import { useKept } from '../../parts/useKept.ts'
+import { DraftNotice, KeptLine, useDocument } from '../../documents/index.ts'
 import { WEEKDAYS } from '../../parts/orderWords.ts'
 
 interface Props {
@@ -16,11 +15,13 @@ interface Props {
 
 /** When a merchant delivers, until when to order, how little it sends: kept a moment after the last change. */
 export function MerchantEditor({ record, kitchen, feeds }: Props) {
-  const [save] = useSaveMerchantMutation()
-  const { value, change, state } = useKept<Merchant>(record.merchant, async (merchant) => {
-    const { data } = await save({ id: record.id, revision: record.revision, input: { merchant } })
-    return data !== undefined
-  })
+  const {
+    input,
+    draft,
+    change: changeInput,
+  } = useDocument('merchant', { id: record.id, revision: record.revision, input: { merchant: record.merchant } })
+  const value = input.merchant
+  const change = (merchant: Merchant) => changeInput(() => ({ merchant }))
   const keys = [...new Set([...feeds.map(({ key }) => key), ...(value.feed === null ? [] : [value.feed])])]
   const toggle = (day: number) =>
     change({
@@ -99,13 +100,11 @@ export function MerchantEditor({ record, kitchen, feeds }: Props) {
           </TextField>
         )}
       </Box>
-      <Typography variant="body2" role="status" color="text.secondary">
-        {state === 'kept'
-          ? 'Kept.'
-          : state === 'typed'
-            ? 'Keeping ...'
-            : 'Not kept: it was changed elsewhere, or the server is away. Change it again to retry.'}
-      </Typography>
+      <KeptLine draft={draft} />
+      <DraftNotice
+        draft={draft}
+        describe={({ merchant: { name, orderBy, delivers } }) => `${name}, ${delivers.length} days a week, by ${orderBy}`}
+      />
     </Box>
   )
 }

@@ -7,14 +7,14 @@ import Typography from '@mui/material/Typography'
 import type { Stock, StockRecord } from '@tender-gill/contract'
 import { computeStockStanding } from '@tender-gill/core'
 import { useState } from 'react'
-import { useRemoveStockMutation, useRestoreStockMutation, useSaveStockMutation } from '../../api/api.ts'
+import { useRemoveStockMutation, useRestoreStockMutation } from '../../api/api.ts'
 import { Shoal } from '../../drawings/Shoal.tsx'
 import { HEADING } from '../../theme.ts'
 import { ofHundred } from '../../parts/dishWords.ts'
 import { readTyped } from '../../typed/index.ts'
 import { describePlace } from '../../parts/describePlace.ts'
 import { partsOf, setPart, setPlace, setYear, type PartField } from './stockForm.ts'
-import { useKept } from '../../parts/useKept.ts'
+import { DraftNotice, KeptLine, useDocument } from '../../documents/index.ts'
 import { useUndoable } from '../../notices/index.ts'
 
 const OLDEST_YEAR = 1950
@@ -157,14 +157,16 @@ interface EvidenceProps {
 
 /** The evidence on one stock, its standing and what that rests on; kept as it is typed. */
 export function Evidence({ record, name, year }: EvidenceProps) {
-  const [save] = useSaveStockMutation()
   const [remove] = useRemoveStockMutation()
   const [restore] = useRestoreStockMutation()
   const undoable = useUndoable()
-  const { value, change, state } = useKept<Stock>(record.stock, async (stock) => {
-    const { data } = await save({ id: record.id, revision: record.revision, input: { stock } })
-    return data !== undefined
-  })
+  const {
+    input,
+    draft,
+    change: changeInput,
+  } = useDocument('stock', { id: record.id, revision: record.revision, input: { stock: record.stock } })
+  const value = input.stock
+  const change = (stock: Stock) => changeInput(() => ({ stock }))
   const takeAway = () =>
     void undoable(() => remove({ id: record.id, revision: record.revision }).unwrap(), {
       done: `The evidence on ${name} was taken away.`,
@@ -178,14 +180,12 @@ export function Evidence({ record, name, year }: EvidenceProps) {
         <Button size="small" onClick={takeAway}>
           Take this evidence away
         </Button>
-        <Typography variant="body2" role="status" color="text.secondary">
-          {state === 'kept'
-            ? 'Kept.'
-            : state === 'typed'
-              ? 'Keeping ...'
-              : 'Not kept: something of it must be known, or the server is away.'}
-        </Typography>
+        <KeptLine draft={draft} />
       </Box>
+      <DraftNotice
+        draft={draft}
+        describe={({ stock }) => `${describePlace(stock)}, ${computeStockStanding(stock, year).typical.toFixed(0)} of 100`}
+      />
       <Box component="details" sx={{ mt: 2 }}>
         <summary>How it is worked out</summary>
         <Typography variant="body2" sx={{ mt: 1, maxWidth: 640 }}>

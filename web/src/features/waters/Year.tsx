@@ -5,9 +5,9 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { Season, SeasonRecord } from '@tender-gill/contract'
 import { useState } from 'react'
-import { useRemoveSeasonMutation, useRestoreSeasonMutation, useSaveSeasonMutation } from '../../api/api.ts'
+import { useRemoveSeasonMutation, useRestoreSeasonMutation } from '../../api/api.ts'
 import { describeTide } from '../../drawings/Tide.tsx'
-import { useKept } from '../../parts/useKept.ts'
+import { DraftNotice, KeptLine, useDocument } from '../../documents/index.ts'
 import { setGear, setLeastCm, shiftHalfYear } from './yearEdit.ts'
 import { YearPainter } from './YearPainter.tsx'
 import { useUndoable } from '../../notices/index.ts'
@@ -55,15 +55,17 @@ interface YearProps {
 
 /** One fish's year in one water, painted and kept. */
 export function Year({ record, name, month, onAnother }: YearProps) {
-  const [save] = useSaveSeasonMutation()
   const [remove] = useRemoveSeasonMutation()
   const [restore] = useRestoreSeasonMutation()
   const undoable = useUndoable()
   const [opened] = useState(record.season)
-  const { value, change, state } = useKept<Season>(record.season, async (season) => {
-    const { data } = await save({ id: record.id, revision: record.revision, input: { season } })
-    return data !== undefined
-  })
+  const {
+    input,
+    draft,
+    change: changeInput,
+  } = useDocument('season', { id: record.id, revision: record.revision, input: { season: record.season } })
+  const value = input.season
+  const change = (season: Season) => changeInput(() => ({ season }))
   const takeAway = () =>
     void undoable(() => remove({ id: record.id, revision: record.revision }).unwrap(), {
       done: `The year of ${name} was taken away.`,
@@ -109,14 +111,9 @@ export function Year({ record, name, month, onAnother }: YearProps) {
         <Button size="small" onClick={takeAway}>
           Take this year away
         </Button>
-        <Typography variant="body2" role="status" color="text.secondary">
-          {state === 'kept'
-            ? 'Kept.'
-            : state === 'typed'
-              ? 'Keeping ...'
-              : 'Not kept: it was changed elsewhere, or the server is away. Paint again to retry.'}
-        </Typography>
+        <KeptLine draft={draft} />
       </Box>
+      <DraftNotice draft={draft} describe={({ season }) => describeTide(season, month)} />
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
         A year shifted by six months is a guess for southern waters: check it month by month.
       </Typography>

@@ -1,0 +1,5 @@
+export { createDocumentKeeper, readDrafts } from './documentKeeper.ts'
+export { documentsReducer, documentTyped, draftDropped, draftMarked, draftRebased, type Draft, type Drafts } from './documentsSlice.ts'
+export { DraftNotice, KeptLine } from './KeptState.tsx'
+export { DOCUMENT_COMMANDS, nameDocument, type DocumentKind } from './kinds.ts'
+export { useDocument, type OpenDocument } from './useDocument.ts'
