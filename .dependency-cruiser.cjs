@@ -23,9 +23,15 @@ module.exports = {
     ),
     forbid(
       'parts-know-no-view',
-      '^web/src/(parts|drawings|shell|api|engine|state|kitchen|notices|typed)/',
+      '^web/src/(parts|drawings|shell|api|engine|state|documents|reader|kitchen|notices|typed)/',
       { path: '^web/src/features/' },
       'views are made of parts, and not the other way round',
+    ),
+    forbid(
+      'views-meet-at-their-index',
+      '^web/src/features/([^/]+)/',
+      { path: '^web/src/features/', pathNot: '^web/src/features/($1/|[^/]+/index\\.ts$)' },
+      'what a view lends to others stands in its index',
     ),
     forbid('csv-stands-alone', own('csv'), { path: own('contract|core|catalogue|names|server|web|cli|e2e|simulator') }),
     forbid(

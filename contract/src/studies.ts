@@ -53,7 +53,10 @@ export const PotPlace = closed({
   form: oneOf(FORMS),
   fit: Type.Number({ minimum: 0, maximum: 100, description: 'Fit in its role.' }),
   pointsLost: Type.Array(PointsLost),
-  minutes: Type.Number({ minimum: 0, description: 'Minutes in the pot, to order by; an estimate from depth of flesh.' }),
+  minutes: Type.Number({
+    minimum: 0,
+    description: 'Minutes until it is done, to order by; within a fifth. 0 where nothing is cooked or no medium tells them.',
+  }),
   buyG: Type.Number({ minimum: 0 }),
   cautions: Type.Array(Caution),
   or: Type.Array(Text(80), { description: 'Near kin that fill the place as well, by common name.' }),

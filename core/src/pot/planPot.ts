@@ -1,4 +1,4 @@
-import type { Fact, BandKey, Brief, OfferSheet, PotRequest, ResolvedOffer, Result } from '@tender-gill/contract'
+import type { Fact, BandKey, Brief, OfferSheet, PotRequest, Result } from '@tender-gill/contract'
 import {
   phrase,
   say,
@@ -10,6 +10,7 @@ import {
   type Problem,
 } from '../facts/index.ts'
 import { computeWeightToBuyG } from '../amounts/index.ts'
+import { cookFish } from '../cooking/index.ts'
 import { computeFit, createScoring, explainPoints, toTenth } from '../fit/index.ts'
 import { createBoard, groupBySpecies, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
 import { computeKinship } from '../relatives/index.ts'
@@ -52,13 +53,6 @@ const roleAsks = (asks: Role['asks'], why: string, brief: NormalisedBrief): Reco
 
 const stricter = (a: number | null, b: number | null, pick: (a: number, b: number) => number): number | null =>
   a === null ? b : b === null ? a : pick(a, b)
-
-/** Minutes until the middle is done: depth of flesh squared, in hot liquor; dense flesh takes no longer, thick flesh does. */
-const MINUTES_PER_MM2 = 0.011
-const estimateMinutes = ({ depthMm }: ResolvedOffer, thicknessMm: number | null): number => {
-  const mm = thicknessMm === null ? depthMm.typical : Math.min(thicknessMm, depthMm.typical)
-  return Math.max(1, Math.round(MINUTES_PER_MM2 * mm * mm))
-}
 
 /** The offer that stands for each species that passes the dish's gates, by id, so that nothing hangs on the order of the book. */
 function pickFish({ considered, brief, scoring }: Board): readonly Entry[] {
@@ -117,7 +111,7 @@ function describePot({ choice: { fish, value }, twins }: Group, entries: readonl
       form,
       fit: toTenth(fit.fit),
       pointsLost: [...explainPoints(fit, own)],
-      minutes: estimateMinutes(offer, brief.thicknessMm),
+      minutes: Math.round(cookFish(entry.candidate, brief)?.minutes ?? 0),
       buyG: Math.round(computeWeightToBuyG(offer, form, brief).typical / share),
       cautions: [...findCautions(offer, brief)],
       or: (twins[i] ?? []).map((twin) => (entries[twin] as Entry).candidate.offer.common),

@@ -1,7 +1,7 @@
 import type { BandKey, CauseKind, CookedColour, Format, Form, MercuryClass, StorageClass, TextureKey } from '@tender-gill/contract'
 
 /** Changes whenever any number the engine works with changes, so that a stored answer names what made it. */
-export const ENGINE_VERSION = '1.5.1'
+export const ENGINE_VERSION = '1.6.0'
 
 export type AxisScale = 'linear' | 'sqrt' | 'ln'
 export interface Axis {

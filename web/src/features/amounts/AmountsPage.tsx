@@ -18,8 +18,8 @@ import { HEADING, INK } from '../../theme.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
 import { describeProblem } from '../../parts/dishWords.ts'
 import { WhereToOrder } from '../../parts/WhereToOrder.tsx'
-import { useLineUp } from '../lineUp/useLineUp.ts'
-import { useDecide } from '../decisions/useDecide.ts'
+import { useLineUp } from '../lineUp/index.ts'
+import { useDecide } from '../decisions/index.ts'
 import { typedNumber } from '../../typed/index.ts'
 
 const percent = (share: number) => `${Math.round(share * 100)} %`

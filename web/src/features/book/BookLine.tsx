@@ -8,7 +8,7 @@ import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import type { BookRow } from '../../engine/bookRows.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { describeFlesh, listBest, type BookFilter } from './bookFilter.ts'
-import { fishPath } from './bookWords.ts'
+import { fishPath } from '../../parts/bookWords.ts'
 
 interface Props {
   readonly row: BookRow

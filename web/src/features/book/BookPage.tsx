@@ -12,7 +12,7 @@ import { useSearch } from '../../state/useSearch.ts'
 import { INK } from '../../theme.ts'
 import { BookLine } from './BookLine.tsx'
 import { SORTS, filterBook, readFilter, sortBook } from './bookFilter.ts'
-import { MOST_COMPARED, comparePath } from './bookWords.ts'
+import { MOST_COMPARED, comparePath } from '../../parts/bookWords.ts'
 import { FilterPanel } from './FilterPanel.tsx'
 import { NameLookup } from './NameLookup.tsx'
 

@@ -11,7 +11,7 @@ import { useState } from 'react'
 import { BOOK_TRAITS, type BookRow, type BookTrait } from '../../engine/bookRows.ts'
 import { INK } from '../../theme.ts'
 import { GOOD_FIT, LIST_KEYS, STEP_NAMES, TRAIT_STEPS, countSteps, describeList, type BookFilter, type StepName } from './bookFilter.ts'
-import { plain } from './bookWords.ts'
+import { plain } from '../../parts/bookWords.ts'
 
 interface Props {
   readonly rows: readonly BookRow[]

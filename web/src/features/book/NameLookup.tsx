@@ -9,7 +9,7 @@ import type { BookRow, BookTrait } from '../../engine/bookRows.ts'
 import type { SharedName } from '@tender-gill/names'
 import { INK } from '../../theme.ts'
 import { TRAIT_STEPS, describeFlesh, stepOf } from './bookFilter.ts'
-import { MOST_COMPARED, comparePath, fishPath } from './bookWords.ts'
+import { MOST_COMPARED, comparePath, fishPath } from '../../parts/bookWords.ts'
 
 const TOLD: readonly BookTrait[] = ['firmness', 'flake', 'fat', 'flavour', 'bones', 'tolerance', 'weight']
 

@@ -1,7 +1,7 @@
 import type { BandKey, NormalisedAsk, NormalisedBrief, ResolvedOffer } from '@tender-gill/contract'
 import { AXES, toAxis } from '@tender-gill/core'
-import { HAND_KEYS, type HandKey } from '../species/houseEdits.ts'
-import { readOffer } from '../species/TraitTable.tsx'
+import { HAND_KEYS, type HandKey } from '../species/index.ts'
+import { readOffer } from '../species/index.ts'
 
 /** One trait of several fish on one axis. */
 export interface ComparedTrait {

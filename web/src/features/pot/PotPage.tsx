@@ -14,7 +14,7 @@ import { nameQuestion, useAnswer, useSheet, useOffers } from '../../engine/index
 import { Waiting } from '../../parts/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
-import { fishPath } from '../book/bookWords.ts'
+import { fishPath } from '../../parts/bookWords.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
 import { describeMaking, describeServing, nameCautions } from '../../parts/dishWords.ts'
 
@@ -66,7 +66,7 @@ function PlaceRow({ place, offer, at }: { readonly place: PotPlace; readonly off
       <Box sx={{ textAlign: 'right' }}>
         <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 22 }}>{place.fit.toFixed(0)}</Box>
         <Typography variant="body2" color="text.secondary">
-          about {place.minutes} min
+          {place.minutes > 0 && `about ${place.minutes} min`}
         </Typography>
       </Box>
     </Box>

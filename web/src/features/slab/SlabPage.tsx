@@ -13,7 +13,7 @@ import { Waiting } from '../../parts/Waiting.tsx'
 import { HEADING, INK } from '../../theme.ts'
 import { joinWords } from '../../parts/dishWords.ts'
 import { MarketRooms } from '../../parts/MarketRooms.tsx'
-import { FeedNotice } from '../merchants/FeedNotice.tsx'
+import { FeedNotice } from '../merchants/index.ts'
 import { sayDay, sayOrder } from '../../parts/orderWords.ts'
 
 const UNKNOWN_WORDS = { price: 'its usual price', condition: 'its condition', stock: 'its stock' } as const

@@ -10,7 +10,7 @@ import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { HEADING, INK } from '../../theme.ts'
-import { comparePath, fishPath, plain } from '../book/bookWords.ts'
+import { comparePath, fishPath, plain } from '../../parts/bookWords.ts'
 
 export function Panel({
   title,

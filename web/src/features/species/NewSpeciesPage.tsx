@@ -9,7 +9,7 @@ import { useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router'
 import { toProblemDetails, useCreateHouseSpeciesMutation, useLazySpeciesSourceQuery } from '../../api/api.ts'
 import { useAnswer, useSheet } from '../../engine/index.ts'
-import { fishPath } from '../book/bookWords.ts'
+import { fishPath } from '../../parts/bookWords.ts'
 
 interface Form {
   scientific: string

@@ -5,7 +5,7 @@ import type { RankedFish } from '@tender-gill/contract'
 import { memo } from 'react'
 import { Link } from 'react-router'
 import type { Dish } from '../../state/useDish.ts'
-import { useDecide } from '../decisions/useDecide.ts'
+import { useDecide } from '../decisions/index.ts'
 import { LadderDrawing } from './LadderDrawing.tsx'
 import { useStandIns } from './useStandIns.ts'
 

@@ -13,7 +13,7 @@ import { useAnswer, useSheet, useOffers } from '../../engine/index.ts'
 import { FishSearch } from '../../parts/FishSearch.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { HEADING, INK } from '../../theme.ts'
-import { fishPath } from '../book/bookWords.ts'
+import { fishPath } from '../../parts/bookWords.ts'
 import { SwapDrawing } from './SwapDrawing.tsx'
 import { describeParting } from './swapWords.ts'
 

@@ -1,0 +1,1 @@
+export { compareByDepth, computeDepthMm, cookFish, depthTells } from './cookFish.ts'

@@ -1,0 +1,2 @@
+export { StandingAbsences } from './StandingAbsences.tsx'
+export { absencePath } from './absenceParams.ts'

@@ -1,0 +1,1 @@
+export { DishAlert } from './DishAlert.tsx'

@@ -1,0 +1,1 @@
+export { useDecide } from './useDecide.ts'

@@ -1,0 +1,2 @@
+export { PullDots } from './PullDots.tsx'
+export { useLineUp } from './useLineUp.ts'

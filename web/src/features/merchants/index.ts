@@ -1,0 +1,1 @@
+export { FeedNotice } from './FeedNotice.tsx'

@@ -1,0 +1,1 @@
+export { LadderPanel } from './LadderPanel.tsx'
