@@ -34,11 +34,11 @@ for (const [name, path, heading] of VIEWS) {
     await page.goto(path)
     await expect(page.getByRole('heading', { name: heading, exact: true }).first()).toBeVisible()
     await page.waitForTimeout(1200)
-    const { violations } = await new AxeBuilder({ page }).analyze()
-    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([])
     for (const width of [1280, 390]) {
       await page.setViewportSize({ width, height: 800 })
       await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
+      const { violations } = await new AxeBuilder({ page }).analyze()
+      expect(violations.map(({ id, nodes }) => `${width}: ${id}: ${nodes[0]?.html ?? ''}`)).toEqual([])
     }
   })
 }

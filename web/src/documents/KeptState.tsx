@@ -42,11 +42,17 @@ export function DraftNotice<K extends DocumentKind>({ draft, describe }: DraftNo
   )
 }
 
+interface KeptLineProps {
+  readonly draft: Draft | undefined
+  /** What is said while nothing waits to be kept. */
+  readonly atRest?: string
+}
+
 /** In a line: whether what stands there is kept. */
-export const KeptLine = ({ draft }: { readonly draft: Draft | undefined }) => (
-  <Typography variant="body2" role="status" color="text.secondary">
+export const KeptLine = ({ draft, atRest = 'Kept.' }: KeptLineProps) => (
+  <Typography variant="body2" role="status" color="text.secondary" sx={{ minHeight: 24 }}>
     {draft === undefined
-      ? 'Kept.'
+      ? atRest
       : draft.state === 'waiting'
         ? 'Kept in this browser: the server does not answer. It is sent as soon as it does.'
         : draft.state === 'refused' || draft.state === 'conflict'

@@ -201,7 +201,7 @@ export default function HousePage() {
         changed its order.
       </Typography>
       <DraftNotice draft={draft} describe={({ leanings: now }) => `${Object.keys(now).length} leanings`} />
-      <KeptLine draft={draft} />
+      <KeptLine draft={draft} atRest="" />
       <Schools leanings={leanings} onKeep={onKeep} />
       <Typography variant="h2" sx={{ mt: 3 }}>
         What it costs

@@ -147,7 +147,7 @@ function PotView({ dish }: { readonly dish: Dish }) {
           One fish alone
         </Button>
         <Typography variant="body2" color="text.secondary">
-          Minutes are from depth of flesh in simmering liquor, ±20 %: they set the order; check the middle.
+          Minutes are from depth of flesh in the heat of this dish, ±20 %: they set the order; check the middle.
         </Typography>
       </Paper>
       {others.length > 0 && (
