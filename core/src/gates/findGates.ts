@@ -74,6 +74,9 @@ const CHECKS: readonly (readonly [Gate, (offer: ResolvedOffer, brief: Normalised
   ['keeping', wouldSpoil],
 ]
 
+/** The gates that do not depend on a score, as they are tested. */
+export const STRUCTURAL_ORDER: readonly Gate[] = CHECKS.map(([gate]) => gate)
+
 /** Gates of an offer that no score and no form changes. */
 export function findStructuralGates(offer: ResolvedOffer, brief: NormalisedBrief): readonly Gate[] {
   const gates: Gate[] = []

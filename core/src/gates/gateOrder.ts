@@ -1,38 +1,6 @@
 import type { Gate } from '@tender-gill/contract'
+import { ASK_ORDER } from '../tables/askOrder.ts'
+import { STRUCTURAL_ORDER } from './findGates.ts'
 
-/** Every gate once, in the order in which they are tested and told. */
-export const GATE_ORDER = [
-  'unavailable',
-  'origin',
-  'state',
-  'allergy',
-  'raw-unsafe',
-  'vulnerable',
-  'wax-ester',
-  'protected',
-  'closed-season',
-  'stock',
-  'not-landed',
-  'form',
-  'thickness',
-  'size',
-  'keeping',
-  'firmness',
-  'flake',
-  'cohesion',
-  'fat',
-  'flavour',
-  'bones',
-  'tolerance',
-  'collagen',
-  'skin',
-  'binding',
-  'rawBite',
-  'weight',
-  'colour',
-  'portionCost',
-  'landings',
-  'condition',
-  'price-unknown',
-  'budget',
-] as const satisfies readonly Gate[]
+/** Every gate once, in the order in which they are tested and told: what no score changes, then musts, then the budget. */
+export const GATE_ORDER: readonly Gate[] = [...new Set<Gate>([...STRUCTURAL_ORDER, ...ASK_ORDER, 'price-unknown', 'budget'])]

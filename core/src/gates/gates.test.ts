@@ -1,5 +1,5 @@
 import { createOfferSheet } from '@tender-gill/catalogue'
-import type { Brief, Gate } from '@tender-gill/contract'
+import { GATES, type Brief, type Gate } from '@tender-gill/contract'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { createBoard } from '../lineUp/index.ts'
@@ -17,6 +17,10 @@ const gatesOf = (brief: Brief, ...offers: ReturnType<typeof buildOffer>[]) => {
 }
 
 describe('the gates of a candidate', () => {
+  it('are those of the contract', () => {
+    expect(GATE_ORDER).toEqual(GATES)
+  })
+
   it('are told each once, in one order', () => {
     fc.assert(
       fc.property(briefArbitrary, offersArbitrary(1, 6), (brief, offers) => {
