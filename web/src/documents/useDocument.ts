@@ -1,34 +1,32 @@
-import { useCallback } from 'react'
+import { useCallback, useMemo } from 'react'
 import { useDispatch, useSelector, useStore } from 'react-redux'
 import type { AppDispatch, RootState } from '../state/store.ts'
 import { documentTyped, type Draft } from './documentsSlice.ts'
-import { nameDocument, type DocumentKind, type InputOf } from './kinds.ts'
-
-/** A document as the server has it. */
-export interface Stored<K extends DocumentKind> {
-  readonly id: string
-  readonly revision: number
-  readonly input: InputOf<K>
-}
+import { KINDS, nameDocument, type DocumentKind, type Documents, type InputOf } from './kinds.ts'
 
 export interface OpenDocument<K extends DocumentKind> {
-  /** As it was typed, else as it is kept. */
-  readonly input: InputOf<K>
+  /** As it was typed, else as it is kept; undefined while it is fetched. */
+  readonly input: InputOf<K> | undefined
   readonly draft: Draft<K> | undefined
   /** Changes what stands there now; it is kept in the browser at once and on the server soon. */
   readonly change: (change: (now: InputOf<K>) => InputOf<K>) => void
 }
 
-/** One document as it is being worked on: the draft over the stored one. */
-export function useDocument<K extends DocumentKind>(kind: K, { id, revision, input: stored }: Stored<K>): OpenDocument<K> {
+/** One document as it is being worked on: the draft over the record. @param record as the server has it; undefined while it is fetched */
+export function useDocument<K extends DocumentKind>(kind: K, id: string, record: Documents[K]['record'] | undefined): OpenDocument<K> {
   const key = nameDocument(kind, id)
   const draft = useSelector((state: RootState) => state.documents[key]) as Draft<K> | undefined
   const dispatch = useDispatch<AppDispatch>()
   const store = useStore<RootState>()
+  const stored = useMemo(() => record && KINDS[kind].toInput(record), [kind, record])
+  const revision = record?.revision
   const change = useCallback(
     (next: (now: InputOf<K>) => InputOf<K>) => {
-      const now = (store.getState().documents[key] as Draft<K> | undefined)?.input ?? stored
-      dispatch(documentTyped({ kind, id, input: next(now), base: stored, revision }))
+      const typed = store.getState().documents[key] as Draft<K> | undefined
+      const now = typed?.input ?? stored
+      const over = typed?.revision ?? revision
+      if (now !== undefined && over !== undefined)
+        dispatch(documentTyped({ kind, id, input: next(now), base: stored ?? now, revision: over }))
     },
     [dispatch, id, key, kind, revision, store, stored],
   )

@@ -1,9 +1,7 @@
 import type { Brief, ServingInput, Choice } from '@tender-gill/contract'
 import { useCallback, useMemo } from 'react'
-import { useDispatch, useSelector } from 'react-redux'
 import { useServingQuery } from '../api/api.ts'
-import { documentTyped, nameDocument, type Draft } from '../documents/index.ts'
-import type { AppDispatch, RootState } from './store.ts'
+import { useDocument, type Draft } from '../documents/index.ts'
 
 export interface Dish {
   readonly id: string
@@ -19,25 +17,12 @@ export type DishState =
   | { readonly status: 'missing' }
   | { readonly status: 'away' }
 
-/** One dish as it is being worked on: the draft over the stored one; every edit is kept at once in the browser and soon on the server. */
+/** One dish as it is being worked on: a document whose serving may have been taken away meanwhile. */
 export function useDish(id: string): DishState {
   const { data: record, error } = useServingQuery(id)
-  const draft = useSelector((state: RootState) => state.documents[nameDocument('serving', id)]) as Draft<'serving'> | undefined
-  const dispatch = useDispatch<AppDispatch>()
   const isThere = record?.deletedAt === null
-  const stored: ServingInput | undefined = useMemo(
-    () => (record && isThere ? { brief: record.brief, choice: record.choice } : undefined),
-    [record, isThere],
-  )
-  const input = draft?.input ?? stored
-  const revision = draft?.revision ?? record?.revision
-  const edit = useCallback(
-    (change: Partial<ServingInput>) => {
-      if (input && revision !== undefined)
-        dispatch(documentTyped({ kind: 'serving', id, input: { ...input, ...change }, base: stored ?? input, revision }))
-    },
-    [dispatch, id, input, revision, stored],
-  )
+  const { input, draft, change } = useDocument('serving', id, isThere ? record : undefined)
+  const edit = useCallback((changed: Partial<ServingInput>) => change((now) => ({ ...now, ...changed })), [change])
   return useMemo(() => {
     if (input) return { status: 'ready', dish: { id, brief: input.brief, choice: input.choice ?? null, draft, edit } }
     if (record && !isThere) return { status: 'missing' }

@@ -15,12 +15,8 @@ interface Props {
 
 /** When a merchant delivers, until when to order, how little it sends: kept a moment after the last change. */
 export function MerchantEditor({ record, kitchen, feeds }: Props) {
-  const {
-    input,
-    draft,
-    change: changeInput,
-  } = useDocument('merchant', { id: record.id, revision: record.revision, input: { merchant: record.merchant } })
-  const value = input.merchant
+  const { input, draft, change: changeInput } = useDocument('merchant', record.id, record)
+  const value = input?.merchant ?? record.merchant
   const change = (merchant: Merchant) => changeInput(() => ({ merchant }))
   const keys = [...new Set([...feeds.map(({ key }) => key), ...(value.feed === null ? [] : [value.feed])])]
   const toggle = (day: number) =>

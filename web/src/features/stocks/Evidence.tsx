@@ -160,12 +160,8 @@ export function Evidence({ record, name, year }: EvidenceProps) {
   const [remove] = useRemoveStockMutation()
   const [restore] = useRestoreStockMutation()
   const undoable = useUndoable()
-  const {
-    input,
-    draft,
-    change: changeInput,
-  } = useDocument('stock', { id: record.id, revision: record.revision, input: { stock: record.stock } })
-  const value = input.stock
+  const { input, draft, change: changeInput } = useDocument('stock', record.id, record)
+  const value = input?.stock ?? record.stock
   const change = (stock: Stock) => changeInput(() => ({ stock }))
   const takeAway = () =>
     void undoable(() => remove({ id: record.id, revision: record.revision }).unwrap(), {

@@ -59,12 +59,8 @@ export function Year({ record, name, month, onAnother }: YearProps) {
   const [restore] = useRestoreSeasonMutation()
   const undoable = useUndoable()
   const [opened] = useState(record.season)
-  const {
-    input,
-    draft,
-    change: changeInput,
-  } = useDocument('season', { id: record.id, revision: record.revision, input: { season: record.season } })
-  const value = input.season
+  const { input, draft, change: changeInput } = useDocument('season', record.id, record)
+  const value = input?.season ?? record.season
   const change = (season: Season) => changeInput(() => ({ season }))
   const takeAway = () =>
     void undoable(() => remove({ id: record.id, revision: record.revision }).unwrap(), {
