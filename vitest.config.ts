@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { defineConfig } from 'vitest/config'
 
 /** `npm test -- --long` holds every law against more cases than anyone waits for. */
@@ -12,6 +13,8 @@ const node = (name: string, include: string[], options: object = {}) => ({
 
 export default defineConfig({
   test: {
+    // A test waits for its database and its browser's timers for half of its time: as many workers as there are processors, not one less.
+    maxWorkers: Math.max(2, availableParallelism()),
     projects: [
       node('core', ['core/src/**/*.test.ts'], { provide: { lawTimes: LONG ? 5 : 1 } }),
       node('book', [

@@ -103,4 +103,4 @@ export async function readLeader(page: Page): Promise<string> {
 }
 /** Waits until nothing typed is left in the browser alone. */
 export const waitUntilKept = (page: Page): Promise<void> =>
-  expect.poll(() => page.evaluate(() => localStorage.getItem('tender-gill-drafts|lantern-house') ?? '{}')).toBe('{}')
+  expect.poll(() => page.evaluate(() => localStorage.getItem('tender-gill-documents|lantern-house') ?? '{}')).toBe('{}')

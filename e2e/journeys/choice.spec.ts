@@ -133,6 +133,7 @@ test('what the house is used to pay and how it buys is asked of every dish, and 
   await page.getByRole('combobox', { name: 'Whole or cut' }).click()
   await page.getByRole('option', { name: 'whichever comes cheaper' }).click()
   await expect(page.getByRole('combobox', { name: 'Whole or cut' })).toHaveText('whichever comes cheaper')
+  await waitUntilKept(page)
 })
 
 test('a leaning of the house moves a line-up, is said there, and is taken back', async ({ page }) => {
@@ -140,10 +141,12 @@ test('a leaning of the house moves a line-up, is said there, and is taken back',
   const row = page.getByRole('list', { name: 'What matters here' }).getByRole('listitem').filter({ hasText: 'Flake' })
   await row.getByRole('radio', { name: 'Flake matters 5 of 5' }).dispatchEvent('click')
   await expect(row).toContainText('matters 5 of 5 here')
+  await waitUntilKept(page)
   await page.goto('/dishes/paprika-skewers/line-up')
   await readLeader(page)
   await expect(page.getByRole('region', { name: 'Line-up' })).toContainText(/The house leans on flake\. /)
   await page.goto('/house')
   await row.getByRole('button', { name: 'Flake as each method has it' }).click()
   await expect(row).toContainText('as each method has it')
+  await waitUntilKept(page)
 })

@@ -80,7 +80,7 @@ test('Escape puts a held band back, and nothing is kept', async ({ page }) => {
   await page.mouse.up()
   await expect(page.getByRole('textbox', { name: 'Holds together from' })).toHaveValue('6')
   expect(await readLeader(page)).toBe(leader)
-  expect(await page.evaluate(() => localStorage.getItem('tender-gill-drafts|lantern-house') ?? '{}')).toBe('{}')
+  expect(await page.evaluate(() => localStorage.getItem('tender-gill-documents|lantern-house') ?? '{}')).toBe('{}')
 })
 
 test('who was left out says why, and what would let it in changes the brief', async ({ page }) => {

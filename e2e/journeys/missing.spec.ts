@@ -25,7 +25,7 @@ test('a fish is missing for the whole kitchen: three dishes move together, and o
 
   const supply = page.getByLabel(/^There is, of/).first()
   await supply.fill('0.5')
-  await expect(moving.filter({ hasText: /There are only 0.5 kg of/ }).first()).toBeVisible()
+  await expect(moving.filter({ hasText: /There are only 500 g of/ }).first()).toBeVisible()
   await page.reload()
   await expect(page.getByLabel(/^There is, of/).first()).toHaveValue('0.5')
 

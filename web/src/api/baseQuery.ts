@@ -30,7 +30,7 @@ export const baseQuery: BaseQuery = (request, api, extra) => {
     {
       url: request.address(id),
       ...fetch,
-      headers: { ...(headers as Record<string, string>), Client: client, Reader: nameReader(reader), ...key },
+      headers: { Client: client, Reader: nameReader(reader), ...key, ...(headers as Record<string, string>) },
     },
     api,
     extra as object,

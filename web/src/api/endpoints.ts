@@ -32,6 +32,8 @@ interface Pieces {
   readonly id?: string
   readonly revision?: number
   readonly input?: unknown
+  /** The key under which a command is sent, where it must outlive the page. */
+  readonly commandKey?: string
   readonly names: Readonly<Record<string, string>>
   readonly params: Readonly<Record<string, string>>
 }
@@ -52,20 +54,25 @@ export function readArg(operation: Operation, arg: unknown): Pieces {
     ...(typeof said.id === 'string' ? { id: said.id } : {}),
     ...(typeof said.revision === 'number' ? { revision: said.revision } : {}),
     ...(said.input === undefined ? {} : { input: said.input }),
+    ...(typeof said.commandKey === 'string' ? { commandKey: said.commandKey } : {}),
     names: pick(inPath),
     params: pick(Object.keys(operation.query ?? {})),
   }
 }
 
 const toRequest = (operation: Operation, arg: unknown): Request_ => {
-  const { revision, input, names, params } = readArg(operation, arg)
+  const { revision, input, commandKey, names, params } = readArg(operation, arg)
+  const headers = {
+    ...(revision === undefined ? {} : { 'If-Match': `"${revision}"` }),
+    ...(commandKey === undefined ? {} : { 'Idempotency-Key': commandKey }),
+  }
   return {
     address: (kitchen) => addressOf(operation, { ...names, kitchen }),
     fetch: {
       method: operation.method,
       ...(Object.keys(params).length > 0 ? { params } : {}),
       ...(input === undefined ? {} : { body: input }),
-      ...(revision === undefined ? {} : { headers: { 'If-Match': `"${revision}"` } }),
+      headers,
     },
   }
 }

@@ -23,7 +23,7 @@ const isDraft = (value: unknown): value is Draft =>
 export function readDrafts(storage: Pick<Storage, 'getItem'>, kitchenId: string): Drafts {
   const former = Object.entries(readStored(storage, formerPlaceOf(kitchenId))).map(([id, draft]): [string, unknown] => [
     nameDocument('serving', id),
-    { ...(draft as object), kind: 'serving', id, base: null, theirs: null, state: 'unsaved' },
+    { ...(draft as object), kind: 'serving', id, base: null, command: null, theirs: null, state: 'unsaved' },
   ])
   const kept = Object.entries(readStored(storage, placeOf(kitchenId)))
   return Object.fromEntries([...former, ...kept].filter((entry): entry is [string, Draft] => isDraft(entry[1])))
@@ -43,13 +43,13 @@ interface SaveAnswer {
 
 /** Sends what was typed until the server has it, with growing pauses while it is away; keeps it in the browser until then. */
 export function createDocumentKeeper({ store, listener, storage, kitchenId }: Options): void {
-  const save = ({ kind, id, revision, input }: Draft): Promise<SaveAnswer> =>
+  const save = ({ kind, id, revision, input }: Draft, commandKey: string): Promise<SaveAnswer> =>
     store.dispatch(
       (
         api.endpoints[KINDS[kind].save as 'saveServing'].initiate as (arg: unknown) => ReturnType<typeof api.endpoints.saveServing.initiate>
       )({
         ...(kind === 'leanings' ? {} : { id }),
-        ...{ revision, input },
+        ...{ revision, input, commandKey },
       }),
     )
 
@@ -68,8 +68,9 @@ export function createDocumentKeeper({ store, listener, storage, kitchenId }: Op
   const sendDraft = async (key: string): Promise<'done' | 'again'> => {
     const draft = store.getState().documents[key]
     if (!draft || draft.state === 'conflict') return 'done'
-    store.dispatch(draftMarked({ key, state: 'saving' }))
-    const answer = await save(draft)
+    const command = draft.command ?? crypto.randomUUID()
+    store.dispatch(draftMarked({ key, state: 'saving', command }))
+    const answer = await save(draft, command)
     if (answer.data) {
       // What the server has now stands in its place already: between the two nobody may see, or write over, the document as it was.
       store.dispatch(draftSent({ key, input: draft.input, revision: answer.data.revision }))

@@ -12,6 +12,8 @@ export interface Draft<K extends DocumentKind = DocumentKind> {
   readonly revision: number
   readonly state: 'unsaved' | 'saving' | 'waiting' | 'refused' | 'conflict'
   readonly problems: readonly Problem[]
+  /** The key under which it is sent: the same until what is sent changes, over a reload too, so that the server carries it out once. */
+  readonly command: string | null
   /** On a conflict: what the server holds, and at which revision. */
   readonly theirs: { readonly input: InputOf<K>; readonly revision: number } | null
 }
@@ -39,7 +41,7 @@ const documentsSlice = createSlice({
       const key = nameDocument(kind, id)
       const before = drafts[key]
       const over = before ? { base: before.base, revision: before.revision } : { base, revision }
-      drafts[key] = { kind, id, input, ...over, state: 'unsaved', problems: [], theirs: null } as never
+      drafts[key] = { kind, id, input, ...over, state: 'unsaved', problems: [], command: null, theirs: null } as never
     },
     draftMarked: (drafts, { payload: { key, ...marks } }: PayloadAction<{ key: string } & Pick<Draft, 'state'> & Partial<Draft>>) => {
       const draft = drafts[key]
@@ -50,7 +52,7 @@ const documentsSlice = createSlice({
       const draft = drafts[key]
       if (!draft) return
       if (JSON.stringify(draft.input) === JSON.stringify(input)) delete drafts[key]
-      else Object.assign(draft, { revision, base: input })
+      else Object.assign(draft, { revision, base: input, command: null })
     },
     draftDropped: (drafts, { payload: key }: PayloadAction<string>) => {
       delete drafts[key]
@@ -60,7 +62,7 @@ const documentsSlice = createSlice({
       const draft = drafts[key]
       if (!draft?.theirs) return
       const { input: base, revision } = draft.theirs
-      Object.assign(draft, { base, revision, state: 'unsaved', theirs: null, ...(input === undefined ? {} : { input }) })
+      Object.assign(draft, { base, revision, state: 'unsaved', command: null, theirs: null, ...(input === undefined ? {} : { input }) })
     },
   },
 })

@@ -140,6 +140,18 @@ describe('a document that somebody else changed meanwhile', () => {
 describe('what was typed and not kept when the page was left', () => {
   const leave = (place: string, kept: object) => localStorage.setItem(`${place}|${KITCHEN}`, JSON.stringify(kept))
 
+  it('is sent under the key it had, where it was under way: the server carries it out once', async () => {
+    leave('tender-gill-documents', {
+      [KEY]: {
+        ...{ kind: 'serving', id: ID, input: { brief: buildRecord(1, 7).brief }, base: { brief: buildRecord(1, 4).brief } },
+        ...{ revision: 1, state: 'saving', problems: [], command: 'the-key', theirs: null },
+      },
+    })
+    const { store, keys } = await open()
+    await vi.waitFor(() => expect(store.getState().documents[KEY]).toBeUndefined(), { timeout: 8000 })
+    expect(keys).toEqual(['the-key'])
+  })
+
   it('is sent once the page is open again, of every kind of document', async () => {
     const season = { species: 'Zeus faber', water: 'A', landings: Array.from({ length: 12 }, () => 1) }
     leave('tender-gill-documents', {
