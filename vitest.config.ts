@@ -7,6 +7,9 @@ const LONG = process.env.TENDER_GILL_LONG !== undefined
 /** No test is about speed (the bench is), and a busy machine may take ten times as long; a test that hangs is told within the minute. */
 const PATIENCE = { testTimeout: LONG ? 600_000 : 60_000, hookTimeout: 120_000 }
 
+/** Files of pure code share their modules: the book and the laws' tools are read once, and nothing they hold ever changes. */
+const SHARED = { isolate: false }
+
 const node = (name: string, include: string[], options: object = {}) => ({
   test: { name, environment: 'node' as const, include, ...PATIENCE, ...options },
 })
@@ -16,7 +19,7 @@ export default defineConfig({
     // A test waits for its database and its browser's timers for half of its time: as many workers as there are processors, not one less.
     maxWorkers: Math.max(2, availableParallelism()),
     projects: [
-      node('core', ['core/src/**/*.test.ts'], { provide: { lawTimes: LONG ? 5 : 1 } }),
+      node('core', ['core/src/**/*.test.ts'], { provide: { lawTimes: LONG ? 5 : 1 }, ...SHARED }),
       node('book', [
         'contract/src/**/*.test.ts',
         'catalogue/src/**/*.test.ts',
@@ -27,7 +30,7 @@ export default defineConfig({
         'scripts/**/*.test.ts',
       ]),
       node('cli', ['cli/src/**/*.test.ts']),
-      node('server', ['server/src/**/*.test.ts'], { globalSetup: ['server/src/testing/globalSetup.ts'] }),
+      node('server', ['server/src/**/*.test.ts'], { ...SHARED, globalSetup: ['server/src/testing/globalSetup.ts'] }),
       {
         test: {
           name: 'web',

@@ -86,6 +86,8 @@ describe('a list brought in', () => {
       fireEvent.click(within(await screen.findByRole('listbox')).getByRole('option', { name: heading }))
     }
     await choose('The fish', 'what')
+    // It is asked a moment after the choice: the second choice must not come to it in that moment.
+    await waitFor(() => expect(questions).toBe(1))
     await choose('The price', 'each kilo')
     expect(await screen.findByText('1 row: 1 can be kept.')).toBeDefined()
     release()
