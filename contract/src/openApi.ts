@@ -20,6 +20,20 @@ const ifMatch = {
   schema: { type: 'string' },
   description: 'The revision that was read, in quotes.',
 }
+const reader = {
+  name: 'Reader',
+  in: 'header',
+  required: false,
+  schema: { type: 'string' },
+  description: 'How sentences are told: language, measures (`metric`, `us`) and money (`symbol`, `code`), as `en,us,code`.',
+}
+const onceKey = {
+  name: 'Idempotency-Key',
+  in: 'header',
+  required: false,
+  schema: { type: 'string', maxLength: 80 },
+  description: 'A key of the caller’s: a command that is sent again under it is carried out once, and answered as it was.',
+}
 
 function describeOperation(name: string, operation: Operation, path: string) {
   const { summary, input, output, many, creates, query = {}, permission } = operation
@@ -27,13 +41,15 @@ function describeOperation(name: string, operation: Operation, path: string) {
     ...[...path.matchAll(/\{(\w+)\}/g)].map(([, named]) => inPath(named ?? '')),
     ...Object.entries(query).map(([key, value]) => inQuery(key, value)),
     ...(operation.ifMatch ? [ifMatch] : []),
+    ...(operation.kind === 'command' ? [onceKey] : []),
+    reader,
   ]
   const answer = many ? { type: 'array', items: refTo(output) } : refTo(output)
   return {
     operationId: name,
     summary,
     'x-permission': permission,
-    ...(parameters.length > 0 ? { parameters } : {}),
+    parameters,
     ...(input ? { requestBody: { required: true, content: json(refTo(input)) } } : {}),
     responses: {
       [creates ? 201 : 200]: { description: 'Answer', content: output === 'FileText' ? { 'text/csv': {} } : json(answer) },
