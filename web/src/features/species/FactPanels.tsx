@@ -212,7 +212,7 @@ export function CompositionPanel({ sheet }: { readonly sheet: SpeciesSheet }) {
   ] as const
   return (
     <Panel title="In 100 g of raw flesh" label="Composition">
-      <Box sx={{ overflowX: 'auto' }}>
+      <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="In 100 g of raw flesh, as a table">
         <Box
           component="table"
           sx={{ borderCollapse: 'collapse', width: '100%', fontSize: 14, '& th, & td': { ...RULE, textAlign: 'left', pr: 1.5 } }}
