@@ -9,6 +9,7 @@ export {
   formatMassPrice,
   formatMassToBuy,
   formatMoney,
+  formatMoneyRange,
   formatQuantity,
   formatTemperature,
   formatTrait,

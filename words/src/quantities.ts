@@ -44,6 +44,15 @@ export function formatMoney(amount: number, currency: string | null, { money }: 
   if (currency === null) return amount.toFixed(2)
   return money === 'code' ? `${amount.toFixed(2)} ${currency}` : symbolFormat(currency).format(amount)
 }
+/** A range of money with its sign or code once: "€3.58 to 3.94", "3.58 to 3.94 EUR". */
+export function formatMoneyRange(low: number, high: number, currency: string, terms: Terms, reader: Reader): string {
+  const digits = symbolFormat(currency).resolvedOptions().maximumFractionDigits ?? 2
+  const [from, to] =
+    reader.money === 'code'
+      ? [low.toFixed(2), formatMoney(high, currency, reader)]
+      : [formatMoney(low, currency, reader), high.toFixed(digits)]
+  return fill(terms.bands.between, { from, to })
+}
 /** A price of a kilogram as one of what this reader buys by: a kilogram or a pound. */
 export const toMassPrice = (perKg: number, { units }: Pick<Reader, 'units'>): number =>
   units === 'us' ? (perKg * GRAMS_PER_LB) / 1000 : perKg

@@ -21,7 +21,16 @@ import { describe, expect, it } from 'vitest'
 import { EN_FACTS } from './en/facts.ts'
 import { createWords, DEFAULT_READER, nameReader, readReader, termsOf, type Reader } from './index.ts'
 import { makeStrange } from './makeStrange.ts'
-import { formatExactMass, formatLength, formatMass, formatMassPrice, formatMassToBuy, formatMoney, formatTemperature } from './plain.ts'
+import {
+  formatExactMass,
+  formatLength,
+  formatMass,
+  formatMassPrice,
+  formatMassToBuy,
+  formatMoney,
+  formatMoneyRange,
+  formatTemperature,
+} from './plain.ts'
 
 const us: Reader = { ...DEFAULT_READER, units: 'us' }
 const words = createWords()
@@ -137,6 +146,12 @@ describe('quantities', () => {
     expect(words.say(say('gate.budget', { cost: money(4.5, 'GBP'), budget: money(4, 'GBP') }))).toBe(
       'A portion costs about £4.50; the budget is £4.00.',
     )
+  })
+
+  it('have the sign or the code of a range of money once', () => {
+    const range = (money: Reader['money'], currency: string) =>
+      formatMoneyRange(3.5, 4.25, currency, termsOf('en'), { ...DEFAULT_READER, money })
+    expect([range('symbol', 'EUR'), range('code', 'EUR'), range('symbol', 'JPY')]).toEqual(['€3.50 to 4.25', '3.50 to 4.25 EUR', '¥4 to 4'])
   })
 
   it('reach every sentence', () => {

@@ -18,6 +18,7 @@ export {
   formatMassPrice,
   formatMassToBuy,
   formatMoney,
+  formatMoneyRange,
   formatTemperature,
   nameMonth,
   toMassPrice,

@@ -28,6 +28,9 @@ export const describeBound = (ask: AskKey, { from, to }: { readonly from: number
 
 /** @param currency ISO 4217 */
 export const formatMoney = (amount: number, currency: string): string => plain.formatMoney(amount, currency, reader)
+/** A range of money, its sign or code once. @param currency ISO 4217 */
+export const formatMoneyRange = (low: number, high: number, currency: string): string =>
+  plain.formatMoneyRange(low, high, currency, terms, reader)
 /** "€18.40 a kilo", or a pound. @param perKg price of a kilogram */
 export const formatMassPrice = (perKg: number, currency: string): string => plain.formatMassPrice(perKg, currency, terms, reader)
 /** The same as a bare figure, for an axis. */

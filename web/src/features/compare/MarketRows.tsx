@@ -1,4 +1,4 @@
-import { formatMoney } from '../../reader/index.ts'
+import { formatMoney, formatMoneyRange } from '../../reader/index.ts'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { AskKey, NormalisedBrief, Range, RankedFish, ResolvedOffer } from '@tender-gill/contract'
@@ -45,7 +45,7 @@ function Cost({ row }: MarketColumn) {
     <>
       <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 20 }}>{formatMoney(cost.typical, cost.currency)}</Box>
       <Typography variant="body2" color="text.secondary">
-        {formatMoney(cost.low, cost.currency)} to {formatMoney(cost.high, cost.currency)} a portion
+        {formatMoneyRange(cost.low, cost.high, cost.currency)} a portion
       </Typography>
     </>
   )

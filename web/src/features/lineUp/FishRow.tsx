@@ -2,7 +2,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { AskKey, Brief, NormalisedBrief, RankedFish, ResolvedOffer } from '@tender-gill/contract'
-import { ASK_LABEL, FORM_LABEL, formatMassToBuy, formatMoney } from '../../reader/index.ts'
+import { ASK_LABEL, FORM_LABEL, formatMassToBuy, formatMoney, formatMoneyRange } from '../../reader/index.ts'
 import { memo } from 'react'
 import { AskStrip } from '../../drawings/AskStrip.tsx'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
@@ -171,7 +171,7 @@ const CostCell = memo(function CostCell({ low, typical, high, currency }: Partia
         <>
           <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 17 }}>{formatMoney(typical, currency)}</Box>
           <Typography variant="body2" color="text.secondary">
-            {formatMoney(low, currency)} to {formatMoney(high, currency)}
+            {formatMoneyRange(low, high, currency)}
           </Typography>
         </>
       ) : (
