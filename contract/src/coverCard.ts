@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { closed, Fraction, IsoDate, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
+import { SentenceText } from './facts.ts'
 import { Change } from './standIns.ts'
 import { FORMS } from './vocabulary.ts'
 
@@ -41,7 +42,7 @@ export type CoverRow = Static<typeof CoverRow>
 export const CoverHang = closed({
   kind: oneOf(['weather', 'merchant', 'species', 'farm']),
   /** The water, the merchant or the fish. */
-  subject: Text(80),
+  subject: SentenceText(80),
   covers: Type.Integer({ minimum: 0 }),
   share: Fraction,
   dishes: Type.Array(Text(120)),

@@ -43,7 +43,7 @@ export type PotRequest = Static<typeof PotRequest>
 
 /** One fish in a pot of several. */
 export const PotPlace = closed({
-  role: Text(60),
+  role: SentenceText(60),
   /** In plain words, what it gives the pot. */
   why: SentenceText(200),
   species: ScientificName,

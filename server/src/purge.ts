@@ -3,7 +3,7 @@ import { DAY_MS } from '@tender-gill/core'
 import { purgeCommands } from './commands/index.ts'
 import { createDecisionRepository } from './decisions/decisionRepository.ts'
 import type { Database } from './database/openDatabase.ts'
-import { priceLists } from './database/schema.ts'
+import { priceLists } from './database/schema/index.ts'
 import { purgeRecords } from './records/keptRecords.ts'
 import { UNDO_DAYS } from './records/recordRepository.ts'
 

@@ -69,6 +69,7 @@ function createForReader(reader: Reader): Words {
   const say = (fact: Fact): string => {
     const code = fact.code as FactCode
     // Texts of the tables and of the book are their own key in a language; the English ones stand as they are.
+    if (code === 'name') return String(fact.params.text)
     if (code === 'phrase') return strange ? makeStrange(String(fact.params.text)) : String(fact.params.text)
     const values: Record<string, string | number> = { units: reader.units }
     const params = apart(fact.params, write)

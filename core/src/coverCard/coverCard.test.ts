@@ -53,7 +53,7 @@ describe('the cover card', () => {
   })
 
   it('adds up the covers that hang on one merchant, one fish, the weather and the farms', () => {
-    const { hangs } = card(DISHES.filter(({ id }) => id !== 'special'))
+    const { hangs } = told(card(DISHES.filter(({ id }) => id !== 'special')))
     const hang = (kind: string, subject: string) => hangs.find((one) => one.kind === kind && one.subject === subject)
     expect(hang('merchant', 'Quay')).toMatchObject({ covers: 40, dishes: ['supper', 'stew'] })
     expect(hang('weather', 'the sea')).toMatchObject({ covers: 40 })

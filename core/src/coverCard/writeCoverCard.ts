@@ -1,5 +1,5 @@
-import type { CoverHang, ResolvedOffer } from '@tender-gill/contract'
-import type { CoverCard, CoverRow } from '../facts/index.ts'
+import type { Fact, ResolvedOffer } from '@tender-gill/contract'
+import { named, say, type CoverCard, type CoverHang, type CoverRow } from '../facts/index.ts'
 import { findLeader, isServedIn, type KeptDish, type KeptDishes } from '../kept/index.ts'
 import { createBoard } from '../lineUp/index.ts'
 import { findCauses, findStandIns } from '../standIns/index.ts'
@@ -67,21 +67,29 @@ function writeRow(kept: KeptDish, { sheetOf, today }: KeptDishes): Written {
   }
 }
 
-const FARMED = 'farms'
-const WATER_WORDS: Readonly<Record<string, string>> = { sea: 'the sea', inland: 'rivers and lakes' }
+/** One thing that a fish hangs on; two that are the same have one key. */
+interface Hang {
+  readonly key: string
+  readonly kind: CoverHang['kind']
+  readonly subject: Fact
+}
+
+/** Waters of which the kitchen keeps no name. */
+const NAMELESS: Readonly<Record<string, Fact>> = { sea: say('hang.sea'), inland: say('hang.inland') }
 
 /** What one fish hangs on: the weather on its water, its merchant, its farms, and itself. */
-function listHangs(candidate: Candidate): readonly (readonly [CoverHang['kind'], string])[] {
+function listHangs(candidate: Candidate): readonly Hang[] {
   const { offer } = candidate
   const causes = findCauses(candidate)
-  const named = (kind: string) => causes.find((cause) => cause.kind === kind)?.name.slice(kind.length + 1)
-  const water = named('weather')
-  const merchant = named('merchant')
+  const causedBy = (kind: string) => causes.find((cause) => cause.kind === kind)?.name.slice(kind.length + 1)
+  const hang = (kind: Hang['kind'], name: string, subject = named(name)): Hang => ({ key: `${kind}:${name}`, kind, subject })
+  const water = causedBy('weather')
+  const merchant = causedBy('merchant')
   return [
-    ['species', offer.common],
-    ...(water === undefined ? [] : [['weather', WATER_WORDS[water] ?? water] as const]),
-    ...(merchant === undefined ? [] : [['merchant', merchant] as const]),
-    ...(offer.origin === 'farmed' ? [['farm', FARMED] as const] : []),
+    hang('species', offer.common),
+    ...(water === undefined ? [] : [hang('weather', water, NAMELESS[water])]),
+    ...(merchant === undefined ? [] : [hang('merchant', merchant)]),
+    ...(offer.origin === 'farmed' ? [hang('farm', 'farms', say('hang.farms'))] : []),
   ]
 }
 
@@ -90,8 +98,7 @@ function sumHangs(written: readonly Written[]): CoverHang[] {
   const covers = written.reduce((sum, { row }) => sum + row.covers, 0)
   const hangs = new Map<string, CoverHang>()
   for (const { row, candidate } of written)
-    for (const [kind, subject] of candidate ? listHangs(candidate) : []) {
-      const key = `${kind}:${subject}`
+    for (const { key, kind, subject } of candidate ? listHangs(candidate) : []) {
       const before = hangs.get(key) ?? { kind, subject, covers: 0, share: 0, dishes: [] }
       hangs.set(key, {
         ...before,
@@ -100,7 +107,7 @@ function sumHangs(written: readonly Written[]): CoverHang[] {
         dishes: [...before.dishes, row.dish],
       })
     }
-  return [...hangs.values()].sort((a, b) => b.covers - a.covers || (`${a.kind}${a.subject}` < `${b.kind}${b.subject}` ? -1 : 1))
+  return [...hangs].sort(([aKey, a], [bKey, b]) => b.covers - a.covers || (aKey < bKey ? -1 : 1)).map(([, hang]) => hang)
 }
 
 const byDay = (a: Written, b: Written) => ((a.row.date ?? '') < (b.row.date ?? '') ? -1 : (a.row.date ?? '') > (b.row.date ?? '') ? 1 : 0)

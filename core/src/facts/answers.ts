@@ -8,6 +8,7 @@ export type AbsencePlan = Untold<Told.AbsencePlan>
 export type Caution = Untold<Told.Caution>
 export type Change = Untold<Told.Change>
 export type CoverCard = Untold<Told.CoverCard>
+export type CoverHang = Untold<Told.CoverHang>
 export type CoverRow = Untold<Told.CoverRow>
 export type DecisionAlert = Untold<Told.DecisionAlert>
 export type DishForSeen = Untold<Told.DishForSeen>

@@ -5,6 +5,8 @@
 export const FACT_PARAMS = {
   /** Text of the tables and of the book, in which a reason stands beside its number: looked up by itself. */
   phrase: ['text'],
+  /** A name that stands as it is in every language: of a fish, a merchant, a water. */
+  name: ['text'],
   /** A way of cooking, by its name. */
   method: ['method'],
 
@@ -201,6 +203,11 @@ export const FACT_PARAMS = {
   'absence.short.nothing-left': ['weight', 'fish'],
   'absence.short.others-lose': ['weight', 'fish', 'dishes'],
   'absence.short': ['weight', 'fish'],
+
+  // What covers hang on.
+  'hang.sea': [],
+  'hang.inland': [],
+  'hang.farms': [],
 
   // Several fish together.
   'pot.too-few': ['fish', 'wanted'],

@@ -1,11 +1,12 @@
 export { FACT_PARAMS, type FactCode } from './codes.ts'
-export { band, bound, celsius, days, figure, length, mass, minutes, money, phrase, say, share, term, trait } from './say.ts'
+export { band, bound, celsius, days, figure, length, mass, minutes, money, named, phrase, say, share, term, trait } from './say.ts'
 export type {
   AbsenceDish,
   AbsencePlan,
   Caution,
   Change,
   CoverCard,
+  CoverHang,
   CoverRow,
   DecisionAlert,
   DishForSeen,

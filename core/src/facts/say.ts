@@ -10,6 +10,9 @@ export const say = <C extends FactCode>(
 /** A text of the tables or of the book. */
 export const phrase = (text: string): Fact => say('phrase', { text })
 
+/** A name, the same in every language. */
+export const named = (text: string): Fact => say('name', { text })
+
 /** @param g grams */
 export const mass = (g: number): Quantity => ({ quantity: 'mass', g })
 /** @param mm millimetres */

@@ -63,7 +63,7 @@ export function describeGate(gate: Gate, candidate: Candidate, brief: Normalised
         return say('gate.stock.floor', {
           standing: figure(offer.stock.typical),
           floor: figure(brief.house.stockFloor ?? 0),
-          weakest: offer.stock.weakest,
+          weakest: phrase(offer.stock.weakest),
         })
       return describeMust('stock', candidate, brief)
     case 'price-unknown':

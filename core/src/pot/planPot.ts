@@ -102,7 +102,7 @@ function describePot({ choice: { fish, value }, twins }: Group, entries: readonl
     const own = roleBrief(brief, role)
     const fit = computeFit(entry.candidate, own, createScoring(own, [offer]))
     return {
-      role: role.name,
+      role: phrase(role.name),
       why: phrase(role.why),
       species: offer.species,
       common: offer.common,

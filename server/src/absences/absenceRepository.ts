@@ -3,7 +3,7 @@ import { and, desc, eq, gte, isNull } from 'drizzle-orm'
 import { createServingRepository } from '../servings/servingRepository.ts'
 import type { Absence, AbsenceInput, AbsenceUndo, Choice } from '@tender-gill/contract'
 import type { Database } from '../database/openDatabase.ts'
-import { absences } from '../database/schema.ts'
+import { absences } from '../database/schema/index.ts'
 import { createDecisionRepository, type PreparedDecision } from '../decisions/decisionRepository.ts'
 
 /** One dish that changes its fish, with the decision that stands behind the change. */

@@ -4,7 +4,7 @@ import type { HouseLeanings, ResolvedOffer, SourceSpecies, SpeciesSheet } from '
 import { createFindSpecies, type FindSpecies } from '@tender-gill/core'
 import { and, count, eq, isNull, max, sum } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import { houseSpecies } from '../database/schema.ts'
+import { houseSpecies } from '../database/schema/index.ts'
 import type { LeaningsRepository } from '../leanings/leaningsRepository.ts'
 import { houseSpeciesMapping } from '../records/mappings.ts'
 

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { findShipped, toPatch, type ImportedSpecies } from '@tender-gill/catalogue'
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import { houseSpecies } from '../database/schema.ts'
+import { houseSpecies } from '../database/schema/index.ts'
 
 /** Rows written by one statement. */
 const BATCH = 500

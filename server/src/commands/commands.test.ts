@@ -1,6 +1,6 @@
 import { eq, sql } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { changes, commands, kitchens } from '../database/schema.ts'
+import { changes, commands, kitchens } from '../database/schema/index.ts'
 import { RequestFailure } from '../http/errors.ts'
 import { NOW, startTestServer, type TestServer } from '../testing/testServer.ts'
 import { commitChange, purgeCommands } from './index.ts'

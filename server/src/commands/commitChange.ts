@@ -2,7 +2,7 @@ import { and, eq, lt, sql } from 'drizzle-orm'
 import type { Entity } from '@tender-gill/contract'
 import { DAY_MS } from '@tender-gill/core'
 import type { Database, OpenDatabase } from '../database/openDatabase.ts'
-import { changes, commands, kitchens } from '../database/schema.ts'
+import { changes, commands, kitchens } from '../database/schema/index.ts'
 import { RequestFailure, notFound } from '../http/errors.ts'
 
 /** An answer as it went out, to be given again to whoever sends the same command again. */

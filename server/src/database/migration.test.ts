@@ -90,4 +90,19 @@ describe('data of 0.4.0', () => {
     expect(ids).toContain('season-doubled')
     expect(ids).not.toContain('season-1')
   })
+
+  it('has every row of its lists in its place, and the series that prices rest on, laid from them', async () => {
+    const lists = (await get('/price-lists')) as { id: string; quotes: number; date: string }[]
+    for (const { id, quotes, date } of lists) {
+      const detail = await get(`/price-lists/${id}`)
+      expect(detail.quotes).toHaveLength(quotes)
+      for (const quote of detail.quotes) expect(quote).toMatchObject({ date, species: expect.any(String), price: expect.any(Number) })
+    }
+    expect(lists.reduce((sum, { quotes }) => sum + quotes, 0)).toBeGreaterThan(50)
+    const { rows } = await open.db.execute<{ bytes: string; quotes: string }>(
+      'select (select sum(length(packed)) from price_series) as bytes, (select count(*) from quotes join price_lists on id = list_id where taken_back_at is null) as quotes',
+    )
+    expect(Number(rows[0]?.bytes)).toBe(20 * Number(rows[0]?.quotes))
+    expect((await get('/price-history/Gadus%20morhua')).series[0].quotes.length).toBeGreaterThan(2)
+  })
 })

@@ -5,7 +5,7 @@ import type { NodePgDatabase } from 'drizzle-orm/node-postgres'
 import type { PgDatabase } from 'drizzle-orm/pg-core'
 import pg from 'pg'
 import { createPriceSeriesRepository } from '../priceSeries/priceSeriesRepository.ts'
-import * as schema from './schema.ts'
+import * as schema from './schema/index.ts'
 
 /** The database, or a transaction on it: whoever reads and writes need not know which. */
 export type Database = PgDatabase<NodePgQueryResultHKT, typeof schema>

@@ -3,7 +3,7 @@ import { and, desc, eq, max, sql } from 'drizzle-orm'
 import type { Brief, Choice, Decision, LineUp, NormalisedBrief, OfferSheet, PortionCost, Untold } from '@tender-gill/contract'
 import { DAY_MS } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
-import { blobs, decisions } from '../database/schema.ts'
+import { blobs, decisions } from '../database/schema/index.ts'
 import { unpackContents, type PackedContents } from './contents.ts'
 
 /** Days for which a decision can be worked out again from the very offers it was made from: a year, and the season after it. */

@@ -2,7 +2,7 @@ import { parseDecisionDetail, parseDecisionRerun } from '@tender-gill/contract/v
 import { eq } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { DAY_MS } from '@tender-gill/core'
-import { blobs, decisions } from '../database/schema.ts'
+import { blobs, decisions } from '../database/schema/index.ts'
 import { NOW, startTestServer, type TestServer } from '../testing/testServer.ts'
 import { packContents } from './contents.ts'
 import { createDecisionRepository, SHEET_DAYS } from './decisionRepository.ts'

@@ -20,7 +20,7 @@ import {
   servings,
   settledNames,
   stocks,
-} from '../database/schema.ts'
+} from '../database/schema/index.ts'
 import { computeToday } from '../kitchens/today.ts'
 import { priceMapping, seasonMapping, stockMapping } from '../records/mappings.ts'
 import { splitBrief } from '../servings/briefParts.ts'

@@ -1,7 +1,7 @@
 import { asc, eq } from 'drizzle-orm'
 import type { Kitchen } from '@tender-gill/contract'
 import type { Database } from '../database/openDatabase.ts'
-import { kitchens } from '../database/schema.ts'
+import { kitchens } from '../database/schema/index.ts'
 import { computeToday } from './today.ts'
 
 export function createKitchenRepository(db: Database, now: () => Date) {

@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm'
 import type { HouseLeanings, LeaningsRecord } from '@tender-gill/contract'
 import type { Database } from '../database/openDatabase.ts'
-import { leanings } from '../database/schema.ts'
+import { leanings } from '../database/schema/index.ts'
 
 /** How a kitchen leans: nothing at revision 0 until it says so. */
 export function createLeaningsRepository(db: Database, now: () => Date) {

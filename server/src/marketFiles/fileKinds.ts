@@ -1,5 +1,5 @@
 import type { Season, SeasonInput, SeasonRecord, Stock, StockInput, StockRecord } from '@tender-gill/contract'
-import type { seasons, stocks } from '../database/schema.ts'
+import type { seasons, stocks } from '../database/schema/index.ts'
 import { seasonMapping, stockMapping } from '../records/mappings.ts'
 import type { RecordMapping, RecordTable } from '../records/recordRepository.ts'
 import type { Cells, ReadCells } from './readMarketFile.ts'

@@ -1,6 +1,6 @@
 import type { Price } from '@tender-gill/contract'
 import type { Database } from '../database/openDatabase.ts'
-import { quotes } from '../database/schema.ts'
+import { quotes } from '../database/schema/index.ts'
 
 type QuoteRow = typeof quotes.$inferSelect
 

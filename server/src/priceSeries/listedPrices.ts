@@ -1,7 +1,7 @@
 import { and, eq, gte, isNull, sql } from 'drizzle-orm'
 import { addDays, gatherSeries, type PriceSeries, type SeriesQuote } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
-import { priceLists, priceSeries } from '../database/schema.ts'
+import { priceLists, priceSeries } from '../database/schema/index.ts'
 import { createLeastRecent } from '../sheets/leastRecent.ts'
 import { unpackQuotes } from './packQuotes.ts'
 import { quarterOf } from './priceSeriesRepository.ts'

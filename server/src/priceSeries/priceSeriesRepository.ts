@@ -2,7 +2,7 @@ import { and, eq, inArray, isNull, notExists, or, sql } from 'drizzle-orm'
 import type { Price } from '@tender-gill/contract'
 import { splitQuotes } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
-import { priceLists, priceSeries, quotes } from '../database/schema.ts'
+import { priceLists, priceSeries, quotes } from '../database/schema/index.ts'
 import { toPrice } from '../priceLists/quoteRows.ts'
 import { packQuotes } from './packQuotes.ts'
 

@@ -14,7 +14,7 @@ import type {
   StockInput,
   StockRecord,
 } from '@tender-gill/contract'
-import { houseSpecies, merchants, prices, rates, seasons, stocks } from '../database/schema.ts'
+import { houseSpecies, merchants, prices, rates, seasons, stocks } from '../database/schema/index.ts'
 import type { RecordMapping } from './recordRepository.ts'
 
 /** Drops what is not there, so that a price reads back as it was written. */

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { and, asc, eq, isNotNull, gte, isNull, lt, sql } from 'drizzle-orm'
 import { DAY_MS } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
-import type { dishes, houseSpecies, merchants, prices, rates, seasons, stocks } from '../database/schema.ts'
+import type { dishes, houseSpecies, merchants, prices, rates, seasons, stocks } from '../database/schema/index.ts'
 
 /** Days for which what was taken away can be put back. */
 export const UNDO_DAYS = 30

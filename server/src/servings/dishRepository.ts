@@ -1,7 +1,7 @@
 import { and, eq, isNull, sql } from 'drizzle-orm'
 import type { DishInput, DishRecord } from '@tender-gill/contract'
 import type { Database } from '../database/openDatabase.ts'
-import { dishes, servings } from '../database/schema.ts'
+import { dishes, servings } from '../database/schema/index.ts'
 import { createRecordRepository, type RecordMapping, type RecordRepository } from '../records/recordRepository.ts'
 
 export const dishMapping: RecordMapping<typeof dishes, DishInput, DishRecord> = {

@@ -3,7 +3,7 @@ import { and, asc, eq, gte, isNotNull, isNull, lt, ne, notExists, sql } from 'dr
 import type { Choice, Recipe, ServingInput, ServingRecord } from '@tender-gill/contract'
 import { DAY_MS } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
-import { dishes, servings } from '../database/schema.ts'
+import { dishes, servings } from '../database/schema/index.ts'
 import { UNDO_DAYS, type ChangeOutcome, type RecordRepository } from '../records/recordRepository.ts'
 import { joinBrief, splitBrief } from './briefParts.ts'
 

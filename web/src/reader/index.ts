@@ -16,6 +16,7 @@ export {
   formatLength,
   formatMass,
   formatMassPrice,
+  formatMassPriceRange,
   formatMassToBuy,
   formatMoney,
   formatMoneyRange,

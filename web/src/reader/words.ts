@@ -31,6 +31,9 @@ export const formatMoney = (amount: number, currency: string): string => plain.f
 /** A range of money, its sign or code once. @param currency ISO 4217 */
 export const formatMoneyRange = (low: number, high: number, currency: string): string =>
   plain.formatMoneyRange(low, high, currency, terms, reader)
+/** The same of what this person buys by. @param low price of a kilogram   @param high price of a kilogram */
+export const formatMassPriceRange = (low: number, high: number, currency: string): string =>
+  formatMoneyRange(toMassPrice(low), toMassPrice(high), currency)
 /** "€18.40 a kilo", or a pound. @param perKg price of a kilogram */
 export const formatMassPrice = (perKg: number, currency: string): string => plain.formatMassPrice(perKg, currency, terms, reader)
 /** The same as a bare figure, for an axis. */

@@ -17,7 +17,7 @@ import {
   seasons,
   servings,
   stocks,
-} from '../../../server/src/database/schema.ts'
+} from '../../../server/src/database/schema/index.ts'
 import { createFeedReader } from '../../../server/src/feeds/feedReader.ts'
 import { createApp } from '../../../server/src/http/createApp.ts'
 import { merchantMapping, priceMapping, seasonMapping, stockMapping } from '../../../server/src/records/mappings.ts'

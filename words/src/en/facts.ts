@@ -8,6 +8,7 @@ const ADVICE = 'Follow your local authority’s advice.'
  */
 export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   phrase: '{text}',
+  name: '{text}',
   method: '{Method}',
 
   'gate.absent': 'The kitchen does without it until {day}.',
@@ -197,6 +198,10 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'absence.short.nothing-left': 'There are only {weight} of {fish}, and nothing else on its ladder is left.',
   'absence.short.others-lose': 'There are only {weight} of {fish}: {dishes} would lose more without it.',
   'absence.short': 'There are only {weight} of {fish}: too little for this dish.',
+
+  'hang.sea': 'the sea',
+  'hang.inland': 'rivers and lakes',
+  'hang.farms': 'farms',
 
   'pot.too-few': 'Only {fish, plural, =0 {no fish} one {one fish} other {# fish}} pass what this dish must have, and {wanted} are wanted.',
   'pot.unfilled': 'No fish that passes fills the place of the {roles} one.',

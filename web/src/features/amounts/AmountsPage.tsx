@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { Form, RankedFish, ResolvedOffer } from '@tender-gill/contract'
 import { FORMS_FOR, type Amount } from '@tender-gill/core'
-import { FORM_LABEL, describeMass, formatMass, formatMassToBuy, formatMoney } from '../../reader/index.ts'
+import { FORM_LABEL, describeMass, formatMass, formatMassToBuy, formatMoney, formatMoneyRange } from '../../reader/index.ts'
 import { useMemo, useState } from 'react'
 import { toProblemDetails, useCreatePriceMutation, useKitchenQuery } from '../../api/api.ts'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
@@ -137,8 +137,8 @@ function Answer({ amount, dish, form }: { readonly amount: Amount; readonly dish
         <Typography sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 24, mt: 1 }}>
           {formatMoney(cost.total.typical, cost.currency)}{' '}
           <Box component="span" sx={{ font: 'inherit', fontSize: 16, fontWeight: 400 }}>
-            in all ({formatMoney(cost.total.low, cost.currency)} to {formatMoney(cost.total.high, cost.currency)}),{' '}
-            {formatMoney(cost.perCover.typical, cost.currency)} a cover
+            in all ({formatMoneyRange(cost.total.low, cost.total.high, cost.currency)}), {formatMoney(cost.perCover.typical, cost.currency)}{' '}
+            a cover
             {cost.credit > 0 &&
               `, once ${formatMoney(cost.credit, cost.currency)} is taken off for head, frame and trim that the house uses`}
           </Box>

@@ -1,6 +1,6 @@
 import type { PriceHistory } from '@tender-gill/contract'
 import { toDayNumber, toIsoDate } from '@tender-gill/core'
-import { describeDay, formatMoney, toMassPrice } from '../../reader/index.ts'
+import { describeDay, formatMoney, formatMoneyRange, toMassPrice } from '../../reader/index.ts'
 import { Area, ComposedChart, Line, ReferenceLine, ResponsiveContainer, Scatter, Tooltip, XAxis, YAxis } from 'recharts'
 import { INK } from '../../theme.ts'
 
@@ -40,7 +40,7 @@ export default function PriceChart({ series, date }: { readonly series: Series; 
           labelFormatter={(day) => describeDay(toIsoDate(Number(day)))}
           formatter={(value) =>
             Array.isArray(value)
-              ? value.map((one) => formatMoney(Number(one), series.currency)).join(' to ')
+              ? formatMoneyRange(Number(value[0]), Number(value[1]), series.currency)
               : formatMoney(Number(value), series.currency)
           }
         />

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { PriceHistory } from '@tender-gill/contract'
-import { FORM_LABEL, MASS_PRICED, describeMass, formatMassPrice, formatMoney } from '../../reader/index.ts'
+import { FORM_LABEL, MASS_PRICED, describeMass, formatMassPrice, formatMoney, formatMoneyRange } from '../../reader/index.ts'
 import { lazy, Suspense, useMemo } from 'react'
 import { useKitchenQuery, usePriceHistoryQuery, useSlabQuery } from '../../api/api.ts'
 import { FishSearch } from '../../parts/FishSearch.tsx'
@@ -63,7 +63,7 @@ function History({
       </Typography>
       <Typography>
         {portionCost
-          ? `${describeMass(150)} cooked and edible, ${formatMoney(portionCost.low, currency)} to ${formatMoney(portionCost.high, currency)}, from ${formatMassPrice(now.perKg.typical, currency)}. `
+          ? `${describeMass(150)} cooked and edible, ${formatMoneyRange(portionCost.low, portionCost.high, currency)}, from ${formatMassPrice(now.perKg.typical, currency)}. `
           : ''}
         <b>{describeUsual(series)}</b>
       </Typography>

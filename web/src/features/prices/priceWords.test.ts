@@ -19,10 +19,10 @@ describe('a price in words', () => {
 
   it('says what it rests on: quotes, their age, how long they count, and slips', () => {
     expect(describeBasis(series(20))).toBe(
-      'From 12 quotes, the last 3 days old; a quote counts half after 14 days. Nine in ten days lie between €18.00 and €22.00.',
+      'From 12 quotes, the last 3 days old; a quote counts half after 14 days. Nine in ten days lie within €18.00 to 22.00.',
     )
     expect(describeBasis(series(20, { quotes: 1, ageDays: 0, halfLifeDays: 0.15, slips: 2 }))).toBe(
-      'From 1 quote, the last from today; the last quote decides. Nine in ten days lie between €18.00 and €22.00. 2 days were set aside as a slip.',
+      'From 1 quote, the last from today; the last quote decides. Nine in ten days lie within €18.00 to 22.00. 2 days were set aside as a slip.',
     )
   })
 })

@@ -1,4 +1,4 @@
-import { formatMoney } from '../../reader/index.ts'
+import { formatMassPriceRange } from '../../reader/index.ts'
 import type { PriceHistory } from '@tender-gill/contract'
 
 type Series = PriceHistory['series'][number]
@@ -17,5 +17,5 @@ export function describeBasis({ now, currency }: Series): string {
   const quotes = now.quotes === 1 ? '1 quote' : `${now.quotes} quotes`
   const memory = now.halfLifeDays < 1 ? 'the last quote decides' : `a quote counts half after ${now.halfLifeDays} days`
   const slips = now.slips > 0 ? ` ${now.slips} ${now.slips === 1 ? 'day was' : 'days were'} set aside as a slip.` : ''
-  return `From ${quotes}, ${age}; ${memory}. Nine in ten days lie between ${formatMoney(now.perKg.low, currency)} and ${formatMoney(now.perKg.high, currency)}.${slips}`
+  return `From ${quotes}, ${age}; ${memory}. Nine in ten days lie within ${formatMassPriceRange(now.perKg.low, now.perKg.high, currency)}.${slips}`
 }

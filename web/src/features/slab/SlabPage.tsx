@@ -3,7 +3,7 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { Season, Slab, SlabFish } from '@tender-gill/contract'
-import { FORM_LABEL, describeMass, formatMassPrice, formatMoney } from '../../reader/index.ts'
+import { FORM_LABEL, describeMass, formatMassPrice, formatMoney, formatMoneyRange } from '../../reader/index.ts'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useKitchenQuery, useMerchantsQuery, useSeasonsQuery, useSlabQuery } from '../../api/api.ts'
@@ -98,9 +98,7 @@ function SlabRow({ fish, season, today, portionG }: FishProps) {
           {portionCost ? formatMoney(portionCost.typical, portionCost.currency) : 'price in another currency'}
         </Box>
         <Typography variant="body2" color="text.secondary">
-          {portionCost
-            ? `a portion of ${describeMass(portionG)}, ${formatMoney(portionCost.low, currency)} to ${formatMoney(portionCost.high, currency)}`
-            : ''}
+          {portionCost ? `a portion of ${describeMass(portionG)}, ${formatMoneyRange(portionCost.low, portionCost.high, currency)}` : ''}
           {` from ${formatMassPrice(perKg.typical, currency)}`}
           <br />
           {quotes} {quotes === 1 ? 'quote' : 'quotes'}, last {latestDate ? sayDay(latestDate, today) : 'without a day'}
