@@ -30,7 +30,12 @@ export {
   createPriceBook,
   estimatePrice,
   gatherGroupMoves,
-  gatherSeries,
+  findDay,
+  gatherQuotes,
+  layEndToEnd,
+  listQuotes,
+  sliceQuotes,
+  sortQuotes,
   type GroupMove,
   type PriceEstimate,
   mergeSeries,
@@ -41,9 +46,10 @@ export {
   type PriceSeries,
   type QuoteKind,
   type QuoteSource,
-  type SeriesDay,
+  type Quotes,
   type SeriesQuote,
 } from './prices/index.ts'
+export { groupBy } from './lists/index.ts'
 export { addDays, countDays, DAY_MS, isDay, toDayNumber, toIsoDate, weekdayOf } from './calendar/index.ts'
 export { planOrder, type LocalMoment } from './orders/index.ts'
 export { stepSlab, type SlabContext } from './slab/index.ts'

@@ -1,5 +1,5 @@
 /** The price estimate foretelling made-up markets, beside two simple rules: the last quote, and the mean of all. */
-import { estimatePrice, gatherGroupMoves, type PriceQuote } from '@tender-gill/core'
+import { estimatePrice, gatherGroupMoves, gatherQuotes, type PriceQuote } from '@tender-gill/core'
 
 /** Mulberry32: a small seeded stream, enough for made-up markets. */
 function createRandom(seed: number) {
@@ -123,6 +123,9 @@ function playGroup(regime: Regime, seed: number, size: number): readonly Series[
 const SEEDS = process.argv.includes('--develop') ? [1, 2, 3, 4] : [90210, 424242, 777001]
 const FIRST_FORETOLD = 400
 
+const SOURCE = { merchant: null, glaze: 0, id: null, dated: true }
+const until = (quotes: readonly PriceQuote[], day: number) =>
+  gatherQuotes(quotes.filter((quote) => quote.day < day).map(({ day: on, logPerKg }) => ({ day: on, logPerKg, source: SOURCE })))
 console.log(`seeds ${SEEDS.join(', ')}; mean absolute error of log price of the next quote, from ${FIRST_FORETOLD} days on`)
 for (const regime of REGIMES) {
   const sums = { ours: 0, last: 0, mean: 0, held: 0, n: 0 }
@@ -137,9 +140,7 @@ for (const regime of REGIMES) {
         const last = known.at(-1)
         if (!last) continue
         const estimate = estimatePrice(known, day, () =>
-          gatherGroupMoves(
-            others.map(({ quotes }, i) => ({ member: String(i), days: [{ quotes: quotes.filter((quote) => quote.day < day) }] })),
-          )(),
+          gatherGroupMoves(others.map(({ quotes }, i) => ({ member: String(i), quotes: until(quotes, day) })))(),
         )
         if (!estimate) continue
         sums.ours += Math.abs(Math.log(estimate.perKg.typical) - logPerKg)

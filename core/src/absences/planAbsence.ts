@@ -4,8 +4,8 @@ import { findLeader, isServedIn, type KeptDish, type KeptDishes } from '../kept/
 import { createBoard } from '../lineUp/index.ts'
 import { findStandIns } from '../standIns/index.ts'
 import { createFindSpecies } from '../brief/index.ts'
-import { toTenth } from '../fit/index.ts'
 import { assignRungs, type RungOption } from './assignRungs.ts'
+import { toTenth } from '../rounding/index.ts'
 
 /** Whether a fish missing over a span is missing for an offer. */
 const concerns = ({ species, offerId }: Pick<AbsencePlanRequest, 'species' | 'offerId'>, offer: { species: string; id: string }): boolean =>

@@ -1,7 +1,7 @@
 import type { Brief, OfferSheet, Result } from '@tender-gill/contract'
 import type { DishForSeen, Problem, SeenRow } from '../facts/index.ts'
-import { computePortionCost, computeWeightToBuyG } from '../amounts/index.ts'
-import { createScoring, explainPoints, toTenth } from '../fit/index.ts'
+import { computeWeightToBuyG } from '../amounts/index.ts'
+import { createScoring, explainPoints } from '../fit/index.ts'
 import {
   byFit,
   createBoard,
@@ -16,8 +16,8 @@ import {
 import { findCautions } from '../safety/index.ts'
 import { describeWorst, judgeSeen, pickSeen } from './judgeSeen.ts'
 import type { Seen } from './readSeen.ts'
-
-const toCent = (money: number) => Math.round(money * 100) / 100
+import { describeCost, describeFish } from '../rows/index.ts'
+import { toTenth, toThousandth } from '../rounding/index.ts'
 
 interface Laid {
   readonly board: Board
@@ -54,15 +54,11 @@ function describeSeen(entry: Entry, at: number, totalG: number | null, { brief }
   const { candidate, fit, gates } = entry
   const { offer, form } = candidate
   const [gate] = gates
-  const cost = computePortionCost(offer, form, brief)
   const buyG = computeWeightToBuyG(offer, form, brief).typical
   return {
     seen: at,
-    species: offer.species,
-    common: offer.common,
+    ...describeFish(candidate),
     offerId: bookId(offer.id),
-    offer: offer.label,
-    form,
     fit: gate ? null : toTenth(fit.fit),
     place: gate ? null : others.filter((other) => byFit(other, entry) < 0).length + 1,
     of: others.length + (gate ? 0 : 1),
@@ -70,9 +66,9 @@ function describeSeen(entry: Entry, at: number, totalG: number | null, { brief }
     gate: gate ?? null,
     sentence: describeWorst(entry, brief),
     cautions: [...findCautions(offer, brief)],
-    portionCost: cost ? { low: toCent(cost.low), typical: toCent(cost.typical), high: toCent(cost.high), currency: cost.currency } : null,
+    portionCost: describeCost(candidate, brief),
     buyG: Math.round(buyG),
-    share: totalG === null ? null : Math.round((totalG / buyG) * 1000) / 1000,
+    share: totalG === null ? null : toThousandth(totalG / buyG),
   }
 }
 

@@ -1,10 +1,10 @@
 import type { Format, Method, OfferSheet } from '@tender-gill/contract'
 import { say, term, type MethodForSeen } from '../facts/index.ts'
-import { toTenth } from '../fit/index.ts'
 import { createBoard } from '../lineUp/index.ts'
 import { METHODS_IN_ORDER, createPlainBrief, usualFormats } from '../tables/methods.ts'
 import { describeWorst, judgeSeen, pickSeen } from './judgeSeen.ts'
 import type { Seen } from './readSeen.ts'
+import { toTenth } from '../rounding/index.ts'
 
 /** One way of cooking in one cut, with the fish that suits it best. */
 function judge(method: Method, format: Format, seen: readonly Seen[], sheet: OfferSheet, today: string): MethodForSeen | undefined {

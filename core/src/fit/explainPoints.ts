@@ -2,9 +2,7 @@ import type { NormalisedBrief, PointsLost } from '../facts/index.ts'
 import { describeMiss } from './describeMiss.ts'
 import type { Fit } from './computeFit.ts'
 import { splitPoints } from './splitPoints.ts'
-
-/** Rounds points for showing. */
-export const toTenth = (points: number): number => Math.round(points * 10) / 10
+import { toTenth } from '../rounding/index.ts'
 
 /** Points lost by ask, in proportion to pull x -ln d, adding up exactly to 100 less the shown fit; the heaviest first. */
 export function explainPoints({ fit, readings }: Fit, brief: NormalisedBrief): readonly PointsLost[] {

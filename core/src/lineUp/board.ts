@@ -1,4 +1,5 @@
 import type { Brief, Gate, OfferSheet, Part, ResolvedOffer, Result } from '@tender-gill/contract'
+import { groupBy } from '../lists/index.ts'
 import type { NormalisedBrief, Problem } from '../facts/index.ts'
 import { createFindSpecies, normaliseBrief, type FindSpecies, type NormaliseOptions } from '../brief/index.ts'
 import { computePortionCost, findPrice } from '../amounts/index.ts'
@@ -197,11 +198,5 @@ export function pickStanding(passing: readonly Entry[], brief: NormalisedBrief, 
 }
 
 /** Groups entries by species, each group in its first-seen order. */
-export function groupBySpecies(entries: readonly Entry[]): ReadonlyMap<string, readonly Entry[]> {
-  const groups = new Map<string, Entry[]>()
-  for (const entry of entries) {
-    const { species } = entry.candidate.offer
-    groups.set(species, [...(groups.get(species) ?? []), entry])
-  }
-  return groups
-}
+export const groupBySpecies = (entries: readonly Entry[]): ReadonlyMap<string, readonly Entry[]> =>
+  groupBy(entries, ({ candidate }) => candidate.offer.species)

@@ -1,14 +1,15 @@
 import type { AskKey, AskStanding, Brief, HouseLean, OfferSheet, Result } from '@tender-gill/contract'
 import { say, term, type Caution, type LineUp, type Problem, type RankedFish } from '../facts/index.ts'
-import { computePortionCost, computeWeightToBuyG } from '../amounts/index.ts'
 import { finish, stepRanks, type RankShares } from '../draws/index.ts'
-import { explainPoints, toTenth } from '../fit/index.ts'
+import { explainPoints } from '../fit/index.ts'
 import { findCautions } from '../safety/index.ts'
 import { ASK_ORDER } from '../tables/askOrder.ts'
 import { DRAWS, ENGINE_VERSION } from '../tables/constants.ts'
 import { findPrice } from '../amounts/index.ts'
 import { byFit, createBoard, groupBySpecies, pickForSpecies, pickStanding, type Board, type Entry } from './board.ts'
 import { listLeftOut } from './listLeftOut.ts'
+import { describeFish, describePurchase } from '../rows/index.ts'
+import { toTenth, toThousandth } from '../rounding/index.ts'
 
 export interface LineUpOptions {
   /** The kitchen's calendar day, ISO date. */
@@ -21,9 +22,6 @@ export interface LineUpOptions {
   readonly rows?: number
 }
 
-const toThousandth = (share: number) => Math.round(share * 1000) / 1000
-const toCent = (money: number) => Math.round(money * 100) / 100
-
 /** Where each ask of a brief finds an entry, for the strips. */
 export const listStandings = ({ fit }: Entry): AskStanding[] =>
   fit.readings.map(({ key, value, desirability }) => ({
@@ -31,7 +29,7 @@ export const listStandings = ({ fit }: Entry): AskStanding[] =>
     low: value?.low ?? null,
     typical: value?.typical ?? null,
     high: value?.high ?? null,
-    desirability: Math.round(desirability * 1000) / 1000,
+    desirability: toThousandth(desirability),
   }))
 
 function listUnchecked({ brief, scoring }: Board): readonly Caution[] {
@@ -43,16 +41,9 @@ function listUnchecked({ brief, scoring }: Board): readonly Caution[] {
 function describeRow(entry: Entry, board: Board, shares: RankShares | undefined, tossUp: boolean): RankedFish {
   const { offer, form } = entry.candidate
   const share = shares?.bySpecies.get(offer.species)
-  const cost = computePortionCost(offer, form, board.brief)
   const [first, second, third] = share?.rankShares ?? [0, 0, 0]
-  const askedAs = board.brief.askedAs[offer.species]
   return {
-    species: offer.species,
-    common: offer.common,
-    ...(askedAs ? { askedAs } : {}),
-    offerId: offer.id,
-    offer: offer.label,
-    form,
+    ...describeFish(entry.candidate, board.brief.askedAs[offer.species]),
     quoteId: findPrice(offer, form)?.quoteId ?? null,
     fit: toTenth(entry.fit.fit),
     pointsLost: [...explainPoints(entry.fit, board.brief)],
@@ -60,8 +51,7 @@ function describeRow(entry: Entry, board: Board, shares: RankShares | undefined,
     rankShares: [toThousandth(first), toThousandth(second), toThousandth(third)],
     passShare: toThousandth(share?.passShare ?? 1),
     tossUp,
-    portionCost: cost ? { low: toCent(cost.low), typical: toCent(cost.typical), high: toCent(cost.high), currency: cost.currency } : null,
-    buyG: Math.round(computeWeightToBuyG(offer, form, board.brief).typical),
+    ...describePurchase(entry.candidate, board.brief),
     standings: listStandings(entry),
     unknown: entry.fit.readings.filter(({ unknown }) => unknown).map(({ key }) => key),
     cautions: [...findCautions(offer, board.brief), ...listUnchecked(board)],

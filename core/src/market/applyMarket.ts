@@ -1,5 +1,6 @@
 import type { Market, ResolvedOffer, Season, Stock } from '@tender-gill/contract'
 import type { FindSpecies } from '../brief/index.ts'
+import { groupBy } from '../lists/index.ts'
 import { createPriceBook, readSeries, type PriceSeries } from '../prices/index.ts'
 import { applyCondition, findSeason } from './season.ts'
 import { computeStockStanding } from './stock.ts'
@@ -11,14 +12,11 @@ export interface MarketDay {
   readonly findSpecies: FindSpecies
 }
 
-const bySpecies = <T extends { species: string }>(rows: readonly T[], findSpecies: FindSpecies): Map<string, T[]> => {
-  const map = new Map<string, T[]>()
-  for (const row of rows) {
-    const species = findSpecies(row.species)
-    if (species) map.set(species, [...(map.get(species) ?? []), row])
-  }
-  return map
-}
+const bySpecies = <T extends { species: string }>(rows: readonly T[], findSpecies: FindSpecies) =>
+  groupBy(
+    rows.filter((row) => findSpecies(row.species) !== undefined),
+    (row) => findSpecies(row.species) ?? row.species,
+  )
 
 const stockOf = (stocks: readonly Stock[], offer: ResolvedOffer, { date, waters }: MarketDay) => {
   const rows = stocks.filter(

@@ -11,12 +11,14 @@ import {
 } from '../facts/index.ts'
 import { computeWeightToBuyG } from '../amounts/index.ts'
 import { cookFish } from '../cooking/index.ts'
-import { computeFit, createScoring, explainPoints, toTenth } from '../fit/index.ts'
+import { computeFit, createScoring, explainPoints } from '../fit/index.ts'
 import { createBoard, groupBySpecies, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
 import { computeKinship } from '../relatives/index.ts'
 import { findCautions } from '../safety/index.ts'
 import { assignPot, type PotChoice } from './assignPot.ts'
 import { listRoles, type Role } from './roles.ts'
+import { describeFish } from '../rows/index.ts'
+import { toTenth, toThousandth } from '../rounding/index.ts'
 
 /** Fish in a pot that does not say how many. */
 const POT_PLACES = 3
@@ -104,11 +106,7 @@ function describePot({ choice: { fish, value }, twins }: Group, entries: readonl
     return {
       role: phrase(role.name),
       why: phrase(role.why),
-      species: offer.species,
-      common: offer.common,
-      offerId: offer.id,
-      offer: offer.label,
-      form,
+      ...describeFish(entry.candidate),
       fit: toTenth(fit.fit),
       pointsLost: [...explainPoints(fit, own)],
       minutes: Math.round(cookFish(entry.candidate, brief)?.minutes ?? 0),
@@ -124,7 +122,7 @@ function describePot({ choice: { fish, value }, twins }: Group, entries: readonl
   return {
     places: [...places].sort((a, b) => b.minutes - a.minutes || forgives(b) - forgives(a) || (a.species < b.species ? -1 : 1)),
     score: toTenth(100 * Math.exp(value - 0.5)),
-    apart: Math.round(Math.min(1, ...pairs) * 1000) / 1000,
+    apart: toThousandth(Math.min(1, ...pairs)),
   }
 }
 

@@ -49,10 +49,17 @@ interface Memory {
   level: number
   errors: number
   errorWeight: number
+  /** The last gap, days, and what it left of the weight: lists come day by day, so that it is mostly the same. */
+  gapDays: number
+  left: number
 }
 
 const forget = (memory: Memory, gapDays: number) => {
-  memory.weight *= 0.5 ** (gapDays / memory.halfLife)
+  if (gapDays !== memory.gapDays) {
+    memory.gapDays = gapDays
+    memory.left = 0.5 ** (gapDays / memory.halfLife)
+  }
+  memory.weight *= memory.left
 }
 const learn = (memory: Memory, value: number) => {
   memory.weight += 1
@@ -145,6 +152,8 @@ export function followPrice(all: readonly PriceDay[]): FollowedPrice {
     level: first.logPerKg,
     errors: 0,
     errorWeight: 0,
+    gapDays: 0,
+    left: 1,
   }))
   const found: Errors = { recent: [], sorted: [] }
   let pending: number | null = null

@@ -1,17 +1,17 @@
 export { computePerKg } from './perKg.ts'
 export { createPriceBook, type OfferQuotes, type PriceBook } from './priceBook.ts'
+export { convertSeries, mergeSeries, readSeries, splitQuotes, type PriceSeries, type QuoteKind } from './series.ts'
 export {
-  convertSeries,
-  gatherSeries,
-  mergeSeries,
-  readSeries,
-  splitQuotes,
-  type PriceSeries,
-  type QuoteKind,
+  findDay,
+  gatherQuotes,
+  layEndToEnd,
+  listQuotes,
+  sliceQuotes,
+  sortQuotes,
+  type Quotes,
   type QuoteSource,
-  type SeriesDay,
   type SeriesQuote,
-} from './series.ts'
+} from './quotes.ts'
 export { estimatePrice, type PriceEstimate } from './estimatePrice.ts'
 export { gatherGroupMoves, STILL_GROUP, type GroupMove } from './groupMove.ts'
 export { type PriceQuote } from './priceDays.ts'

@@ -1,18 +1,19 @@
 import type { Form, ResolvedOffer, ResolvedPrice } from '@tender-gill/contract'
 import type { FindSpecies } from '../brief/index.ts'
 import { toDayNumber, toIsoDate } from '../calendar/index.ts'
+import { groupBy } from '../lists/index.ts'
 import { QUOTE_LIFE_DAYS } from '../tables/constants.ts'
 import { estimateFromDays, type PriceEstimate } from './estimatePrice.ts'
 import { findUsualPrice } from './findUsualPrice.ts'
 import { gatherGroupMoves, type GroupMove } from './groupMove.ts'
 import type { PriceDay } from './priceDays.ts'
-import { mergeDays, mergeSeries, readDays, type PriceSeries, type QuoteKind, type SeriesDay } from './series.ts'
+import { findDay, listQuotes, mergeQuotes, sliceQuotes, type Quotes } from './quotes.ts'
+import { mergeSeries, readDays, type PriceSeries, type QuoteKind } from './series.ts'
 
 /** What was asked for an offer in a form, in the currency of the latest quote. */
 export interface OfferQuotes {
   readonly currency: string
-  /** Oldest first. */
-  readonly days: readonly SeriesDay[]
+  readonly quotes: Quotes
 }
 
 /** Prices of one day, and what each rests on. */
@@ -34,19 +35,19 @@ const speaksOf = ({ origin, state, part }: QuoteKind, offer: ResolvedOffer): boo
 /** Series up to a day: what was asked later is not known yet. Most end before it, and stay as they are. */
 function until(series: readonly PriceSeries[], today: number): readonly PriceSeries[] {
   return series.flatMap((one) => {
-    if ((one.days.at(-1)?.day ?? Infinity) <= today) return [one]
-    const days = one.days.filter(({ day }) => day <= today)
-    return days.length > 0 ? [{ ...one, days }] : []
+    const to = findDay(one.quotes, today + 1)
+    if (to === one.quotes.day.length) return [one]
+    return to > 0 ? [{ ...one, quotes: sliceQuotes(one.quotes, 0, to) }] : []
   })
 }
 
 /** One series of several, in the currency of the latest day; of two as late, in that of the first. */
 function join(spoken: readonly PriceSeries[]): OfferQuotes | undefined {
-  const lastDay = ({ days }: PriceSeries): number => days.at(-1)?.day ?? -Infinity
+  const lastDay = ({ quotes }: PriceSeries): number => quotes.day.at(-1) ?? -Infinity
   const [first, ...others] = spoken
   if (!first) return undefined
   const { currency } = others.reduce((best, one) => (lastDay(one) > lastDay(best) ? one : best), first)
-  return { currency, days: mergeDays(spoken.filter((one) => one.currency === currency).map(({ days }) => days)) }
+  return { currency, quotes: mergeQuotes(spoken.filter((one) => one.currency === currency).map(({ quotes }) => quotes)) }
 }
 
 /** Quotes of an offer in a form, read once however often they are asked for. */
@@ -72,8 +73,7 @@ export function createPriceBook(
     const species = findSpecies(one.species)
     return species ? [{ ...one, species }] : []
   })
-  const bySpecies = new Map<string, PriceSeries[]>()
-  for (const one of mergeSeries(accepted)) bySpecies.set(one.species, [...(bySpecies.get(one.species) ?? []), one])
+  const bySpecies = groupBy(mergeSeries(accepted), ({ species }) => species)
   const familyOf = new Map(offers.map(({ species, family }) => [species, family]))
   const members = (family: string) => [...bySpecies].filter(([species]) => familyOf.get(species) === family)
   const moves = new Map<string, ReturnType<typeof gatherGroupMoves>>()
@@ -82,7 +82,7 @@ export function createPriceBook(
     const inCurrency = `${family}|${currency}`
     // Apart by what is sold, so that a dear form does not look like a dear day.
     const apart = () =>
-      members(family).flatMap(([member, own]) => own.flatMap((one) => (one.currency === currency ? [{ member, days: one.days }] : [])))
+      members(family).flatMap(([member, own]) => own.flatMap((one) => (one.currency === currency ? [{ member, quotes: one.quotes }] : [])))
     const moveWithout = moves.get(inCurrency) ?? gatherGroupMoves(apart())
     moves.set(inCurrency, moveWithout)
     const key = `${species}|${currency}`
@@ -99,7 +99,7 @@ export function createPriceBook(
     const ready = spoken.get(key)
     if (ready) return ready
     const of = join(speaking.flatMap((i) => own[i] ?? []))
-    const found = { key, of, days: readDays(of?.days ?? []) }
+    const found = { key, of, days: of ? readDays(of.quotes) : [] }
     spoken.set(key, found)
     return found
   }
@@ -110,10 +110,11 @@ export function createPriceBook(
       if (!bySpecies.has(offer.species)) return []
       return offer.forms.flatMap(({ form }): readonly ResolvedPrice[] => {
         const { key, of, days } = findSpoken(offer, form)
-        const last = of?.days.at(-1)
-        const cheapest = last?.quotes[0]
-        if (!of || !cheapest || today - cheapest.day > QUOTE_LIFE_DAYS) return []
-        const { currency } = of
+        const last = days.at(-1)
+        if (!of || !last || today - last.day > QUOTE_LIFE_DAYS) return []
+        const { currency, quotes } = of
+        const [cheapest] = listQuotes(sliceQuotes(quotes, quotes.day.length - last.quotes))
+        if (!cheapest) return []
         const { id, merchant, glaze, dated } = cheapest.source
         if (!estimates.has(key))
           estimates.set(

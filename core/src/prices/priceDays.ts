@@ -17,15 +17,18 @@ export interface PriceDay {
 }
 
 /** Middle of a list, the mean of the two middle ones where it is even. @throws RangeError for none */
-export function median(values: readonly number[]): number {
+export function median(values: ArrayLike<number>): number {
   return values.length > 1 ? middleOf(Float64Array.from(values).sort()) : middleOf(values)
 }
 
 /** The same of values that are in order. @throws RangeError for none */
-export function middleOf(sorted: ArrayLike<number>): number {
-  const upper = sorted[Math.floor(sorted.length / 2)]
-  const lower = sorted[Math.floor((sorted.length - 1) / 2)]
-  if (upper === undefined || lower === undefined) throw new RangeError('the median of nothing')
+export const middleOf = (sorted: ArrayLike<number>): number => middleBetween(sorted, 0, sorted.length)
+
+/** The same of those from one place up to, not with, another. @throws RangeError for none */
+export function middleBetween(sorted: ArrayLike<number>, from: number, to: number): number {
+  const upper = sorted[from + ((to - from) >> 1)]
+  const lower = sorted[from + ((to - from - 1) >> 1)]
+  if (to <= from || upper === undefined || lower === undefined) throw new RangeError('the median of nothing')
   return (lower + upper) / 2
 }
 

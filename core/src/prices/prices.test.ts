@@ -1,6 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { computePerKg, estimatePrice, findUsualPrice, gatherGroupMoves, type PriceEstimate, type PriceQuote } from './index.ts'
+import {
+  computePerKg,
+  estimatePrice,
+  findUsualPrice,
+  gatherGroupMoves,
+  gatherQuotes,
+  type PriceEstimate,
+  type PriceQuote,
+} from './index.ts'
 import { gatherDays } from './priceDays.ts'
 import { cases } from '../testing/cases.ts'
 
@@ -16,8 +24,10 @@ const must = (estimate: PriceEstimate | undefined): PriceEstimate => {
 }
 /** What is usual, from quotes. */
 const usualOf = (quotes: readonly PriceQuote[], day: number) => findUsualPrice(gatherDays(quotes), day)
+const SOURCE = { merchant: null, glaze: 0, id: null, dated: true }
+const toColumns = (quotes: readonly PriceQuote[]) => gatherQuotes(quotes.map(({ day, logPerKg }) => ({ day, logPerKg, source: SOURCE })))
 const groupOf = (series: readonly (readonly PriceQuote[])[]) =>
-  gatherGroupMoves(series.map((quotes, i) => ({ member: String(i), days: [{ quotes }] })))()
+  gatherGroupMoves(series.map((quotes, i) => ({ member: String(i), quotes: toColumns(quotes) })))()
 const at = (day: number, perKg: number): PriceQuote => ({ day, logPerKg: Math.log(perKg) })
 const daily = (from: number, to: number, perKg: (day: number) => number) =>
   Array.from({ length: to - from }, (_, i) => at(from + i, perKg(from + i)))

@@ -5,7 +5,7 @@ import { createFindSpecies } from '../brief/index.ts'
 import { addDays } from '../calendar/index.ts'
 import { buildOffer } from '../testing/builders.ts'
 import { cases } from '../testing/cases.ts'
-import { computePerKg, convertSeries, createPriceBook, mergeSeries, readSeries, type PriceSeries } from './index.ts'
+import { computePerKg, convertSeries, createPriceBook, listQuotes, mergeSeries, readSeries, type PriceSeries } from './index.ts'
 
 const DAY = '2026-06-13'
 const priceArbitrary = fc.record<Price>(
@@ -27,7 +27,7 @@ const shuffled = pricesArbitrary.chain((prices) =>
   fc.tuple(fc.constant(prices), fc.shuffledSubarray(prices, { minLength: prices.length, maxLength: prices.length })),
 )
 /** Quotes in all of them. */
-const count = (series: readonly PriceSeries[]): number => series.flatMap(({ days }) => days.flatMap(({ quotes }) => quotes)).length
+const count = (series: readonly PriceSeries[]): number => series.flatMap(({ quotes }) => listQuotes(quotes)).length
 const offers = [buildOffer('Piscis unus'), buildOffer('Piscis duo')]
 const findSpecies = createFindSpecies(offers)
 
@@ -37,13 +37,11 @@ describe('series of quotes', () => {
       fc.property(pricesArbitrary, (prices) => {
         const series = readSeries(prices, DAY)
         expect(count(series)).toBe(prices.filter((price) => computePerKg(price) !== undefined).length)
-        expect(new Set(series.map(({ days: _, ...kind }) => JSON.stringify(kind))).size).toBe(series.length)
-        for (const { days } of series)
-          for (const [i, { day, quotes }] of days.entries()) {
-            expect(day).toBeGreaterThan(days[i - 1]?.day ?? -Infinity)
-            const logs = quotes.map(({ logPerKg }) => logPerKg)
-            expect(logs).toEqual([...logs].sort((a, b) => a - b))
-          }
+        expect(new Set(series.map(({ quotes: _, ...kind }) => JSON.stringify(kind))).size).toBe(series.length)
+        for (const { quotes } of series) {
+          const told = listQuotes(quotes)
+          expect(told).toEqual([...told].sort((a, b) => a.day - b.day || a.logPerKg - b.logPerKg))
+        }
       }),
       { seed: 311, numRuns: cases(200) },
     )
@@ -52,13 +50,14 @@ describe('series of quotes', () => {
   it('are the same whether quotes are read at once, in any order, or in two parts', () => {
     fc.assert(
       fc.property(shuffled, fc.nat(40), ([prices, others], cut) => {
-        const byKind = (a: object, b: object) => (JSON.stringify(a) < JSON.stringify(b) ? -1 : 1)
-        const sorted = (series: readonly object[]) => [...series].sort(byKind)
+        const kindOf = ({ quotes: _, ...kind }: PriceSeries) => JSON.stringify(kind)
+        const byKind = (a: PriceSeries, b: PriceSeries) => (kindOf(a) < kindOf(b) ? -1 : 1)
+        const sorted = (series: readonly PriceSeries[]) => [...series].sort(byKind)
         const whole = sorted(readSeries(prices, DAY))
         const parts = mergeSeries([...readSeries(others.slice(0, cut), DAY), ...readSeries(others.slice(cut), DAY)])
         // Of two quotes alike in price and name either may stand.
-        const told = (series: readonly object[]) =>
-          JSON.parse(JSON.stringify(series), (key, value: unknown) => (key === 'source' ? undefined : value)) as object
+        const told = (series: readonly PriceSeries[]) =>
+          series.map(({ quotes, ...kind }) => ({ ...kind, quotes: listQuotes(quotes).map(({ day, logPerKg }) => ({ day, logPerKg })) }))
         expect(told(sorted(parts))).toEqual(told(whole))
       }),
       { seed: 312, numRuns: cases(200) },
@@ -73,9 +72,9 @@ describe('series of quotes', () => {
     const quote = (date: string): Price => ({ species: 'Piscis unus', form: 'whole', price: 10, currency: 'GBP', unit: 'kg', date })
     const turned = convertSeries(readSeries([quote('2026-04-30'), quote('2026-05-31'), quote('2026-06-01')], DAY), rates, 'EUR')
     expect(
-      turned.map(({ currency, days }) => [
+      turned.map(({ currency, quotes }) => [
         currency,
-        days.flatMap(({ quotes }) => quotes.map(({ logPerKg }) => Math.round(100 * Math.exp(logPerKg)) / 100)),
+        listQuotes(quotes).map(({ logPerKg }) => Math.round(100 * Math.exp(logPerKg)) / 100),
       ]),
     ).toEqual([
       ['GBP', [10]],

@@ -5,8 +5,9 @@ import { createMiss, desirabilityOfMiss } from '../axes/index.ts'
 import { toDayNumber } from '../calendar/index.ts'
 import type { KeptDishes } from '../kept/index.ts'
 import { createBoard, type Board, type Entry } from '../lineUp/index.ts'
-import { toTenth } from '../fit/index.ts'
 import { planOrder, type LocalMoment } from '../orders/index.ts'
+import { describeFish } from '../rows/index.ts'
+import { toTenth } from '../rounding/index.ts'
 
 export interface SlabContext extends KeptDishes {
   readonly date: string
@@ -126,7 +127,7 @@ function toFish(entry: Entry, board: Board, context: SlabContext, laid: readonly
   const merchant = context.merchants.find(({ name }) => name === price.merchant)
   return [
     {
-      ...{ species: offer.species, common: offer.common, offerId: offer.id, offer: offer.label, form },
+      ...describeFish(entry.candidate),
       ...{ perKg: price.perKg, currency: price.currency, merchant: price.merchant, quotes: price.quotes, latestDate: price.latestDate },
       ...{ portionCost: computePortionCost(offer, form, board.brief), usualPerKg, season: offer.season, stock: offer.stock },
       ...judge(entry, usualPerKg),

@@ -1,6 +1,5 @@
 import type { CauseKind, MissingReason, SharedCauses } from '@tender-gill/contract'
 import type { Rung } from '../facts/index.ts'
-import { toTenth } from '../fit/index.ts'
 import { listStandings, type Board, type Entry } from '../lineUp/index.ts'
 import { LADDER } from '../tables/constants.ts'
 import { listChanges } from './changes/index.ts'
@@ -9,6 +8,7 @@ import { describeStandIn } from './describeStandIns.ts'
 import { computeThereShare, findCauses, type Cause } from './findCauses.ts'
 import { sameSpeciesWillDo } from './qualify.ts'
 import { byStandIn, compareTrouble, type ScoredEntry } from './scoreEntries.ts'
+import { toTenth, toThousandth } from '../rounding/index.ts'
 
 export interface Ladder {
   readonly rungs: Rung[]
@@ -17,8 +17,6 @@ export interface Ladder {
   /** Expected stand-in score of the first rung that is there, 0..100. */
   readonly expectedStandIn: number
 }
-
-const toThousandth = (share: number): number => Math.round(share * 1000) / 1000
 
 /** Which of the rungs above fail with this one, and by what: a rung that hangs on the same boats is no second chance in a storm. */
 function findShared(causes: readonly Cause[], above: readonly { common: string; causes: readonly Cause[] }[]): SharedCauses[] {

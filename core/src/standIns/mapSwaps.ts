@@ -1,11 +1,11 @@
 import type { Brief, OfferSheet, Result, SwapLink } from '@tender-gill/contract'
 import type { Problem, SwapFish, SwapMap } from '../facts/index.ts'
-import { toTenth } from '../fit/index.ts'
 import { describeGate } from '../gates/index.ts'
 import { byFit, createBoard, groupBySpecies, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
 import { ENGINE_VERSION } from '../tables/constants.ts'
 import { computeStandInScore } from './computeAlike.ts'
 import { computeLikeness, createLikenessScale, measureGap, placeOnAxes, type AxisPlaces, type LikenessScale } from './likeness.ts'
+import { toTenth, toHundredth } from '../rounding/index.ts'
 
 /** Neighbours kept for each fish: as many as a drawing round it can hold. */
 export const MOST_NEIGHBOURS = 8
@@ -40,7 +40,7 @@ function listDifferences(scale: LikenessScale, c: AxisPlaces, m: AxisPlaces): Sw
     })
     .filter(({ gap }) => gap >= NOTICED)
     .sort((a, b) => b.weight - a.weight)
-    .map(({ key, step }) => ({ trait: key, step: Math.round(step * 100) / 100 }))
+    .map(({ key, step }) => ({ trait: key, step: toHundredth(step) }))
 }
 
 /** The nearest stand-ins of one fish among those that can do the dish. */

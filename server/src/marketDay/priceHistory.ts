@@ -1,5 +1,5 @@
 import type { NormalisedBrief, PriceHistory, ResolvedOffer, Untold } from '@tender-gill/contract'
-import { addDays, computePortionCost, normaliseBrief, toDayNumber, toIsoDate } from '@tender-gill/core'
+import { addDays, computePortionCost, findDay, listQuotes, normaliseBrief, sliceQuotes, toDayNumber, toIsoDate } from '@tender-gill/core'
 import type { KitchenSheets } from '../sheets/kitchenSheets.ts'
 
 /** Days shown, and how far apart the estimates stand. */
@@ -29,7 +29,7 @@ export function createPriceHistory(sheets: KitchenSheets, species: string, date:
       const [price] = offer.prices.filter((one) => one.form === form)
       if (!estimate || !asked || !price) return []
       const { currency } = asked
-      const shown = asked.days.filter(({ day }) => day >= from).flatMap(({ quotes }) => quotes)
+      const shown = listQuotes(sliceQuotes(asked.quotes, findDay(asked.quotes, from)))
       const start = shown[0] ? toIsoDate(shown[0].day) : date
       const steps = Array.from({ length: Math.floor(DAYS_SHOWN / STEP_DAYS) + 1 }, (_, i) => addDays(date, -i * STEP_DAYS)).filter(
         (day) => day >= start,

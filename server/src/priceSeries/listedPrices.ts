@@ -1,5 +1,5 @@
 import { and, eq, gte, isNull, sql } from 'drizzle-orm'
-import { addDays, gatherSeries, type PriceSeries, type SeriesQuote } from '@tender-gill/core'
+import { addDays, groupBy, layEndToEnd, sortQuotes, type PriceSeries } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
 import { priceLists, priceSeries } from '../database/schema/index.ts'
 import { createLeastRecent } from '../sheets/leastRecent.ts'
@@ -30,15 +30,15 @@ export function createListedPrices(db: Database): (kitchenId: string, today: str
       .from(priceSeries)
       .where(and(eq(priceSeries.kitchenId, kitchenId), gte(priceSeries.quarter, since)))
       .orderBy(priceSeries.merchant, priceSeries.quarter)
-    const kinds = new Map<string, { readonly kind: Omit<PriceSeries, 'days'>; readonly quotes: SeriesQuote[] }>()
-    for (const { species, form, origin, state, part, currency, merchant, packed } of rows) {
-      const key = `${species}|${form}|${origin}|${state}|${part}|${currency}`
-      const kind = { species, form, origin: sayOpen(origin), state: sayOpen(state), part: sayOpen(part), currency }
-      const own = kinds.get(key) ?? { kind, quotes: [] }
-      kinds.set(key, own)
-      own.quotes.push(...unpackQuotes(packed, sayOpen(merchant)))
-    }
-    return [...kinds.values()].map(({ kind, quotes }) => ({ ...kind, days: gatherSeries(quotes) }))
+    const keyOf = ({ species, form, origin, state, part, currency }: (typeof rows)[number]): string =>
+      `${species}|${form}|${origin}|${state}|${part}|${currency}`
+    return [...groupBy(rows, keyOf).values()].flatMap((own): readonly PriceSeries[] => {
+      const [first] = own
+      if (!first) return []
+      const { species, form, origin, state, part, currency } = first
+      const quotes = sortQuotes(layEndToEnd(own.map(({ packed, merchant }) => unpackQuotes(packed, sayOpen(merchant)))))
+      return [{ species, form, origin: sayOpen(origin), state: sayOpen(state), part: sayOpen(part), currency, quotes }]
+    })
   }
   return async (kitchenId: string, today: string): Promise<ListedPrices> => {
     const since = quarterOf(addDays(today, -DAYS_THAT_COUNT))

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { eq } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { mergeSeries, readSeries, type PriceSeries } from '@tender-gill/core'
+import { listQuotes, mergeSeries, readSeries, type PriceSeries } from '@tender-gill/core'
 import { merchants, priceLists, priceSeries } from '../database/schema/index.ts'
 import { createPriceListRepository } from '../priceLists/priceListRepository.ts'
 import type { ReadList } from '../priceLists/readPriceList.ts'
@@ -24,7 +24,7 @@ describe('packed quotes', () => {
     const quote = fc.record({ day: fc.integer({ min: -10_000, max: 60_000 }), logPerKg: fc.double({ noNaN: true }), source })
     fc.assert(
       fc.property(fc.array(quote), fc.array(quote), (a, b) => {
-        expect(unpackQuotes(Buffer.concat([packQuotes(a), packQuotes(b)]), 'Holt')).toEqual([...a, ...b])
+        expect(listQuotes(unpackQuotes(Buffer.concat([packQuotes(a), packQuotes(b)]), 'Holt'))).toEqual([...a, ...b])
       }),
     )
     expect(() => unpackQuotes(Buffer.alloc(7), null)).toThrow('no whole number of quotes')
@@ -48,7 +48,9 @@ describe('the price series of a kitchen', () => {
   })
   /** In an order of their own. */
   const told = (series: readonly PriceSeries[]) =>
-    [...series].sort((a, b) => (`${a.species}${a.form}${a.origin}${a.state}` < `${b.species}${b.form}${b.origin}${b.state}` ? -1 : 1))
+    [...series]
+      .sort((a, b) => (`${a.species}${a.form}${a.origin}${a.state}` < `${b.species}${b.form}${b.origin}${b.state}` ? -1 : 1))
+      .map((one) => ({ ...one, quotes: listQuotes(one.quotes) }))
 
   /** What the lists that count say, folded from their rows. */
   async function fold(): Promise<readonly PriceSeries[]> {

@@ -15,6 +15,7 @@ import {
 import { useKitchenId } from '../kitchen/index.ts'
 import { useUndoable } from '../notices/index.ts'
 import { BadRows } from './BadRows.tsx'
+import { readPicked } from './readPicked.ts'
 
 const WORDS = { seasons: 'years', stocks: 'rows of evidence' } as const
 
@@ -49,12 +50,10 @@ export function MarketFiles({ what }: { readonly what: 'seasons' | 'stocks' }) {
     } else setFailure(toProblemDetails(error)?.detail ?? 'The file could not be read by the server. Try again.')
   }
   const choose = async (event: ChangeEvent<HTMLInputElement>) => {
-    const [picked] = event.target.files ?? []
-    event.target.value = ''
+    const picked = await readPicked(event)
     if (!picked) return
-    const content = await picked.text()
-    setText(content)
-    await run(content, 'nothing')
+    setText(picked.text)
+    await run(picked.text, 'nothing')
   }
   const kept = report !== null && report.brought.length > 0
   return (

@@ -11,6 +11,7 @@ export {
   describeBound,
   describeDay,
   describeMass,
+  describeMoment,
   describeStep,
   describeValue,
   formatLength,

@@ -16,6 +16,12 @@ export const {
 export const nameMonth = (month: number): string => plain.nameMonth(month, terms)
 /** A day as people say it, "16 June". @param date ISO date */
 export const describeDay = (date: string): string => plain.nameDay(date, terms)
+/** A moment where the reader is, "13 June 2026, 09:05". @param at ISO 8601 */
+export const describeMoment = (at: string): string => {
+  const then = new Date(at)
+  const time = then.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+  return `${then.getDate()} ${nameMonth(then.getMonth() + 1)} ${then.getFullYear()}, ${time}`
+}
 /** The word for a step of a 0 to 10 scale. */
 export const describeStep = (ask: AskKey, value: number): string => plain.nameStep(ask, value, terms)
 /** A value of what is asked for, with its unit. */

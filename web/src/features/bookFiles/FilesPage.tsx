@@ -11,6 +11,7 @@ import { toProblemDetails, useImportSpeciesMutation, useUndoImportMutation } fro
 import { useKitchenId } from '../../kitchen/index.ts'
 import { useUndoable } from '../../notices/index.ts'
 import { BadRows } from '../../parts/BadRows.tsx'
+import { readPicked } from '../../parts/readPicked.ts'
 
 interface ChosenFile {
   readonly name: string
@@ -61,14 +62,9 @@ export default function FilesPage() {
     }
   }
   const choose = async (event: ChangeEvent<HTMLInputElement>) => {
-    const [picked] = event.target.files ?? []
-    event.target.value = ''
+    const picked = await readPicked(event)
     if (!picked) return
-    const chosen: ChosenFile = {
-      name: picked.name,
-      format: picked.name.toLowerCase().endsWith('.json') ? 'json' : 'csv',
-      text: await picked.text(),
-    }
+    const chosen: ChosenFile = { ...picked, format: picked.name.toLowerCase().endsWith('.json') ? 'json' : 'csv' }
     setFile(chosen)
     setReport(null)
     await run(chosen, 'nothing')

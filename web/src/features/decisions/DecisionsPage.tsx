@@ -4,8 +4,7 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { Decision, LineUpDifference, Moved } from '@tender-gill/contract'
-import { FORM_LABEL, formatMoney } from '../../reader/index.ts'
-import dayjs from 'dayjs'
+import { FORM_LABEL, describeMoment, formatMoney } from '../../reader/index.ts'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { toProblemDetails, useDecisionQuery, useDecisionsQuery, useLazyRerunDecisionQuery } from '../../api/api.ts'
@@ -108,8 +107,7 @@ function DecisionRow({ decision, open, onToggle }: { readonly decision: Decision
         </Button>
       </Box>
       <Typography variant="body2" color="text.secondary">
-        Decision {revision}, {dayjs(decidedAt).format('D MMMM YYYY, HH:mm')}. {note ?? ''} Engine {engineVersion}, inputs{' '}
-        {inputsHash.slice(0, 8)}.
+        Decision {revision}, {describeMoment(decidedAt)}. {note ?? ''} Engine {engineVersion}, inputs {inputsHash.slice(0, 8)}.
       </Typography>
       {open && <Reopened id={decision.id} />}
     </Box>

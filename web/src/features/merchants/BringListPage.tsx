@@ -16,6 +16,7 @@ import { MarketRooms } from '../../parts/MarketRooms.tsx'
 import { NamesToSettle } from './NamesToSettle.tsx'
 import { ReadingForm } from './ReadingForm.tsx'
 import { useUndoable } from '../../notices/index.ts'
+import { readPicked } from '../../parts/readPicked.ts'
 
 /** The first rows as they stand in the list. */
 function Sample({ headings, sample }: Pick<PriceListReport, 'headings' | 'sample'>) {
@@ -112,13 +113,11 @@ function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly 
       )
   }
   const choose = async (event: ChangeEvent<HTMLInputElement>) => {
-    const [picked] = event.target.files ?? []
-    event.target.value = ''
+    const picked = await readPicked(event)
     if (!picked) return
-    const content = await picked.text()
-    setText(content)
+    setText(picked.text)
     setFileName(picked.name)
-    await run({ text: content, fileName: picked.name })
+    await run({ text: picked.text, fileName: picked.name })
   }
   const reread = (next: ListReading) => {
     setReading(next)

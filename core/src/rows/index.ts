@@ -1,0 +1,1 @@
+export { describeCost, describeFish, describePurchase, type FishIdentity } from './describeFish.ts'
