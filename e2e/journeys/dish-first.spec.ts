@@ -53,7 +53,7 @@ test('from a dish to a fish, its stand-ins and a weight to buy, and all still th
   await amount.getByLabel(/^Price a kilo/).fill('20')
   await expect(amount).toContainText(/€\d+\.\d\d in all/)
   await amount.getByRole('button', { name: 'Keep this price' }).click()
-  await expect(amount).toContainText('The line-up counts it from now on')
+  await expect(page.getByText('The line-up counts it from now on')).toBeVisible()
   await expect(amount).toContainText('€20.00 kept of 2026-06-13')
   const weight = await amount.getByText(/^[\d.]+ kg$/).innerText()
 

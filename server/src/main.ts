@@ -53,6 +53,9 @@ const server = app.listen(settings.port, '127.0.0.1', (error) => {
   process.stdout.write(`listening on ${settings.port}\n`)
 })
 
+// Longer than browsers keep a quiet connection: a request must not meet one that is just being closed.
+server.keepAliveTimeout = 120_000
+
 const stopFeeds = feedConfig.length > 0 ? runFeedReader(feeds, feedConfig) : () => undefined
 const stopPurge = runPurge(db, now, (error) => log.error({ err: error }, 'what is past undoing could not be forgotten'))
 

@@ -13,7 +13,8 @@ import { theme } from '../theme.ts'
 import { EventSource } from 'eventsource'
 import { KITCHEN_ID, startRealServer, type RealServer, type TestKitchen } from './realServer.ts'
 
-configure({ asyncUtilTimeout: 30_000 })
+// What is looked for is tried again at every change of the page: the whole of it is not printed each time it is not there yet.
+configure({ asyncUtilTimeout: 30_000, getElementError: (message) => new Error(message ?? 'no such element') })
 
 const closing: (() => void | Promise<void>)[] = []
 afterEach(async () => {
@@ -49,6 +50,9 @@ const matchMedia = (query: string) => ({
   onchange: null,
 })
 
+/** Whether something is hidden is said in its own attributes here; the sheets of a page are worked out in the browser's journeys. */
+const getComputedStyle = (element: HTMLElement) => element.style
+
 /**
  * Opens the whole application at an address, on the real server with a database of its own.
  * @param kitchenId the kitchen that the address names: the one that is kept, where nothing else is said
@@ -59,6 +63,7 @@ export async function openPage(path: string, kitchen: TestKitchen, kitchenId = K
   closing.push(server.close)
   vi.stubGlobal('Worker', WorkerInThread)
   vi.stubGlobal('matchMedia', matchMedia)
+  vi.stubGlobal('getComputedStyle', getComputedStyle)
   vi.stubGlobal(
     'Request',
     class extends Request {

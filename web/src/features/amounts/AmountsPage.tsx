@@ -9,7 +9,8 @@ import type { Form, RankedFish, ResolvedOffer } from '@tender-gill/contract'
 import { FORMS_FOR, type Amount } from '@tender-gill/core'
 import { FORM_LABEL, describeMass, formatMass, formatMassToBuy, formatMoney, formatMoneyRange } from '../../reader/index.ts'
 import { useMemo, useState } from 'react'
-import { toProblemDetails, useCreatePriceMutation, useKitchenQuery } from '../../api/api.ts'
+import { toProblemDetails, useCreatePriceMutation, useKitchenQuery, useRemovePriceMutation } from '../../api/api.ts'
+import { useUndoable } from '../../notices/index.ts'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { nameQuestion, useAnswer, useSheet, useOffers } from '../../engine/index.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
@@ -75,15 +76,22 @@ interface PriceFieldProps {
 
 /** A price typed in: counts at once here, and for the line-up once it is kept. */
 function PriceField({ offer, form, currency, today, typed, onType }: PriceFieldProps) {
-  const [keep, { isLoading, isSuccess, error }] = useCreatePriceMutation()
+  const [keep, { isLoading, error }] = useCreatePriceMutation()
+  const [remove] = useRemovePriceMutation()
+  const undoable = useUndoable()
   const known = offer.prices.find((price) => price.form === form)
   const price = typedNumber(typed, { above: 0 })
   const wrong = typed.trim() !== '' && price === undefined
   const submit = async () => {
     if (price === undefined) return
     const { species, origin, state, part } = offer
-    const { data } = await keep({ price: { species, origin, state, part, form, price, currency, unit: 'kg', date: today } })
-    if (data) onType('')
+    const quote = { species, origin, state, part, form, price, currency, unit: 'kg' as const, date: today }
+    const done = await undoable(() => keep({ price: quote }).unwrap(), {
+      done: `The price of ${offer.common} is kept. The line-up counts it from now on.`,
+      undone: `The price of ${offer.common} was taken back.`,
+      undo: ({ id, revision }) => remove({ id, revision }).unwrap(),
+    })
+    if (done) onType('')
   }
   return (
     <Box
@@ -116,7 +124,6 @@ function PriceField({ offer, form, currency, today, typed, onType }: PriceFieldP
         {error && (
           <Alert severity="error">{toProblemDetails(error)?.detail ?? 'It could not be kept. What you typed is still here.'}</Alert>
         )}
-        {isSuccess && typed === '' && <Typography variant="body2">Kept. The line-up counts it from now on.</Typography>}
       </Box>
     </Box>
   )
