@@ -37,7 +37,8 @@ for (const [name, path, heading] of VIEWS) {
     for (const width of [1280, 390]) {
       await page.setViewportSize({ width, height: 800 })
       await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
-      const { violations } = await new AxeBuilder({ page }).analyze()
+      // No page has frames, so the rules run in it at once; what passes is not brought back.
+      const { violations } = await new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] }).analyze()
       expect(violations.map(({ id, nodes }) => `${width}: ${id}: ${nodes[0]?.html ?? ''}`)).toEqual([])
     }
   })
