@@ -38,7 +38,10 @@ for (const [name, path, heading] of VIEWS) {
       await page.setViewportSize({ width, height: 800 })
       await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
       // No page has frames, so the rules run in it at once; what passes is not brought back.
-      const { violations } = await new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] }).analyze()
+      const { violations } = await new AxeBuilder({ page })
+        .setLegacyMode(true)
+        .options({ resultTypes: ['violations'] })
+        .analyze()
       expect(violations.map(({ id, nodes }) => `${width}: ${id}: ${nodes[0]?.html ?? ''}`)).toEqual([])
     }
   })

@@ -15,7 +15,7 @@ test('five market names, one misspelt and one shared, land right', async ({ page
   }
   await search.fill('butterfish')
   await expect(first).toContainText(/species are sold as “butterfish”/)
-  await expect(page.getByRole('option').filter({ hasText: 'Escolar' })).toContainText('wax ester: makes people ill')
+  await expect(page.getByRole('option').filter({ hasText: 'Escolar' })).toContainText('Wax ester: makes people ill')
   await search.press('Enter')
   const shared = page.getByRole('region', { name: 'Sold as butterfish' })
   await expect(shared).toContainText('Ask for the scientific name')

@@ -31,8 +31,12 @@ export function DraftNotice<K extends DocumentKind>({ draft, describe }: DraftNo
       severity="warning"
       action={
         <>
-          <Button onClick={() => dispatch(draftRebased({ key }))}>Keep mine</Button>
-          <Button onClick={() => dispatch(draftDropped(key))}>Take theirs</Button>
+          <Button sx={{ whiteSpace: 'nowrap' }} onClick={() => dispatch(draftRebased({ key }))}>
+            Keep mine
+          </Button>
+          <Button sx={{ whiteSpace: 'nowrap' }} onClick={() => dispatch(draftDropped(key))}>
+            Take theirs
+          </Button>
         </>
       }
     >

@@ -111,10 +111,10 @@ export function FishSearch({ label, focusKey = false, onPick }: Props) {
       renderOption={({ key, ...props }, { title, words, warning }) => (
         <Line key={key} {...props}>
           <b>{title}</b>
-          <small>
-            {words}
-            {warning && <b style={{ color: INK.dulse }}>{`. ${warning}`}</b>}
-          </small>
+          <small>{words}</small>
+          {warning && (
+            <small style={{ color: INK.dulse, fontWeight: 700 }}>{`${warning.slice(0, 1).toUpperCase()}${warning.slice(1)}`}</small>
+          )}
         </Line>
       )}
       renderInput={({ slotProps: { input, htmlInput } }) => (
