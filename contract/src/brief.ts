@@ -3,14 +3,20 @@ import { Market } from './market.ts'
 import { closed, Currency, IsoDate, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
 import {
   ALLERGENS,
+  ASKED_PARTS,
   ASK_KEYS,
   BOUGHT,
   COOKED_COLOURS,
+  DONENESSES,
   FORMATS,
+  HABITATS,
+  KINDS,
   METHODS,
   MISSING_REASONS,
   ORIGINS,
+  SPENDS,
   STATES,
+  STYLE_NAMES,
   type BandKey,
 } from './vocabulary.ts'
 
@@ -24,6 +30,9 @@ export const AskInput = closed({
   to: Type.Optional(nullable(Type.Number())),
   pull,
   must,
+  loosens: Type.Optional(
+    Type.Boolean({ description: 'The cook lets go on purpose: without it a wish no stricter than what is asked already changes nothing.' }),
+  ),
 })
 export type AskInput = Static<typeof AskInput>
 
@@ -35,6 +44,8 @@ export const Diners = closed({
   boneShy: Type.Optional(Type.Boolean()),
   newToWholeFish: Type.Optional(Type.Boolean()),
   dislikesStrongFish: Type.Optional(Type.Boolean()),
+  finsAndScales: Type.Optional(Type.Boolean({ description: 'Only fish that have both.' })),
+  portionsAWeek: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 21, description: 'How often they eat fish of this kind; 1.' })),
   allergies: Type.Optional(Type.Array(oneOf(ALLERGENS), { uniqueItems: true })),
 })
 export type Diners = Static<typeof Diners>
@@ -60,7 +71,9 @@ const briefProperties = {
   portionG: Type.Optional(Type.Number({ minimum: 5, maximum: 2_000 })),
   portionBasis: Type.Optional(oneOf(['raw', 'cooked'])),
   diners: Type.Optional(Diners),
-  doneness: Type.Optional(oneOf(['set', 'moist'])),
+  style: Type.Optional(nullable(oneOf(STYLE_NAMES))),
+  servedAs: Type.Optional(nullable(oneOf(['raw', 'cooked']))),
+  doneness: Type.Optional(oneOf(DONENESSES)),
   skin: Type.Optional(oneOf(['crisp', 'off', 'any'])),
   seasoning: Type.Optional(oneOf(['gentle', 'balanced', 'bold'])),
   longCooking: Type.Optional(Type.Boolean()),
@@ -70,6 +83,9 @@ const briefProperties = {
     closed({ from: Type.Number({ minimum: 0, maximum: 1_000_000 }), to: Type.Number({ exclusiveMinimum: 0, maximum: 1_000_000 }) }),
   ),
   origin: Type.Optional(oneOf([...ORIGINS, 'any'])),
+  habitat: Type.Optional(oneOf([...HABITATS, 'any'])),
+  kinds: Type.Optional(Type.Array(oneOf(KINDS), { minItems: 1, uniqueItems: true })),
+  part: Type.Optional(oneOf([...ASKED_PARTS, 'any'])),
   state: Type.Optional(oneOf(['fresh', 'frozen', 'any'])),
   offers: Type.Optional(Type.Record(Type.String(), OfferChoice)),
   rawTreatment: Type.Optional(oneOf(['none', 'frozen'])),
@@ -77,6 +93,8 @@ const briefProperties = {
   date: Type.Optional(IsoDate),
   waters: Type.Optional(Type.Union([Type.Null(), Text(80), Type.Array(Text(80), { maxItems: 40 })])),
   budget: Type.Optional(closed({ perPortion: Type.Number({ exclusiveMinimum: 0, maximum: 100_000 }), currency: Currency, must })),
+  spend: Type.Optional(oneOf(SPENDS)),
+  spendMust: must,
   colour: Type.Optional(closed({ wanted: Type.Array(oneOf(COOKED_COLOURS), { minItems: 1, uniqueItems: true }), pull, must })),
   asks: Type.Optional(Asks),
   pool: Type.Optional(Type.Array(ScientificName, { minItems: 1, maxItems: 1_000 })),

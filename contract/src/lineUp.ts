@@ -2,17 +2,23 @@ import { Type, type Static } from '@sinclair/typebox'
 import { AskInput, Diners, OfferChoice, PortionPrice, TrimWorth } from './brief.ts'
 import { closed, Currency, Fraction, IsoDate, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
 import {
+  ASKED_PARTS,
   ASK_KEYS,
   ASK_SOURCES,
   BAND_KEYS,
   BOUGHT,
   COOKED_COLOURS,
+  DONENESSES,
   FORMATS,
   FORMS,
   GATES,
+  HABITATS,
   HOUSE_LEANS,
+  KINDS,
   METHODS,
   ORIGINS,
+  SPENDS,
+  STYLE_NAMES,
   type AskKey,
 } from './vocabulary.ts'
 import { SentenceText } from './facts.ts'
@@ -46,7 +52,9 @@ export const NormalisedBrief = closed(
     portionG: Type.Number(),
     portionBasis: oneOf(['raw', 'cooked']),
     diners: Type.Required(Diners),
-    doneness: oneOf(['set', 'moist']),
+    style: nullable(oneOf(STYLE_NAMES)),
+    servedAs: oneOf(['raw', 'cooked']),
+    doneness: oneOf(DONENESSES),
     skin: oneOf(['crisp', 'off', 'any']),
     seasoning: oneOf(['gentle', 'balanced', 'bold']),
     longCooking: Type.Boolean(),
@@ -54,6 +62,9 @@ export const NormalisedBrief = closed(
     wholeServes: nullable(Type.Number()),
     wholeWeightG: nullable(closed({ from: Type.Number(), to: Type.Number() })),
     origin: oneOf([...ORIGINS, 'any']),
+    habitat: oneOf([...HABITATS, 'any']),
+    kinds: Type.Array(oneOf(KINDS)),
+    part: oneOf([...ASKED_PARTS, 'any']),
     state: oneOf(['fresh', 'frozen', 'any']),
     offers: Type.Record(Type.String(), OfferChoice),
     rawTreatment: oneOf(['none', 'frozen']),
@@ -61,6 +72,8 @@ export const NormalisedBrief = closed(
     date: IsoDate,
     waters: nullable(Type.Array(Text(80))),
     budget: nullable(closed({ perPortion: Type.Number(), currency: Currency, must: Type.Boolean() })),
+    spend: oneOf(SPENDS),
+    spendMust: Type.Boolean(),
     house: closed({
       usualPortionCost: nullable(PortionPrice),
       origin: nullable(oneOf(ORIGINS)),

@@ -28,6 +28,33 @@ export type Method = (typeof METHODS)[number]
 export const FORMATS = ['whole', 'fillet-skin-on', 'fillet-skinless', 'portion', 'steak', 'chunk', 'slice', 'mince', 'frame'] as const
 export type Format = (typeof FORMATS)[number]
 
+/** Ways within a way of cooking that ask for another fish, the usual one first. */
+export const STYLES = {
+  'pan-sear': ['now', 'kept-in-acid'],
+  'shallow-fry': ['now', 'kept-in-acid'],
+  'deep-fry': ['now', 'kept-in-acid'],
+  poach: ['liquor', 'oil'],
+  raw: ['slices', 'rolled', 'cubes-in-acid', 'chopped'],
+  cure: ['sweet-dry', 'quick', 'sour', 'dry-salt', 'ripened', 'air-dried'],
+  smoke: ['rich', 'lean'],
+  mince: ['paste', 'bound', 'chopped', 'dark'],
+} as const satisfies Partial<Record<Method, readonly string[]>>
+export type Style = (typeof STYLES)[keyof typeof STYLES][number]
+export const STYLE_NAMES: readonly Style[] = [...new Set(Object.values(STYLES).flat())]
+/** The styles of a method, the usual one first; none where it has but one. */
+export const stylesOf = (method: Method): readonly Style[] => (STYLES as Partial<Record<Method, readonly Style[]>>)[method] ?? []
+
+export const DONENESSES = ['set', 'moist', 'rare'] as const
+export type Doneness = (typeof DONENESSES)[number]
+/** What a dish may cost where no figure is named: by how dear a fish is in the trade. */
+export const SPENDS = ['any', 'everyday', 'least'] as const
+export type Spend = (typeof SPENDS)[number]
+export const HABITATS = ['sea', 'fresh'] as const
+export type Habitat = (typeof HABITATS)[number]
+/** The animals that are sold as fish. */
+export const KINDS = ['fish', 'crustacean', 'cephalopod', 'bivalve'] as const
+export type Kind = (typeof KINDS)[number]
+
 /** How a fish is sold, as against how the dish wants it cut (`Format`). */
 export const FORMS = ['whole', 'gutted', 'fillet-skin-on', 'fillet-skinless', 'loin', 'steak', 'frame'] as const
 export type Form = (typeof FORMS)[number]
@@ -47,6 +74,9 @@ export const STATES = ['fresh', 'thawed', 'frozen'] as const
 export type State = (typeof STATES)[number]
 export const PARTS = ['body', 'loin', 'tail', 'belly', 'collar', 'head', 'frame'] as const
 export type Part = (typeof PARTS)[number]
+/** Parts a dish may ask for. */
+export const ASKED_PARTS = ['body', 'loin', 'tail', 'belly', 'collar'] as const
+export type AskedPart = (typeof ASKED_PARTS)[number]
 
 /** Traits of the flesh itself; the only ones that decide how alike two fish are in a dish. */
 export const TEXTURE_KEYS = [
@@ -78,7 +108,19 @@ export const FLESH_KEYS = [
 ] as const
 export type FleshKey = (typeof FLESH_KEYS)[number]
 
-export const ASK_KEYS = [...TEXTURE_KEYS, 'thickness', 'weight', 'colour', 'portionCost', 'landings', 'condition', 'stock'] as const
+export const ASK_KEYS = [
+  ...TEXTURE_KEYS,
+  'thickness',
+  'weight',
+  'colour',
+  'offFlavour',
+  'mercury',
+  'marketClass',
+  'portionCost',
+  'landings',
+  'condition',
+  'stock',
+] as const
 export type AskKey = (typeof ASK_KEYS)[number]
 /** Asks that are a band on a number; colour is a set of wanted colours instead. */
 export type BandKey = Exclude<AskKey, 'colour'>
@@ -88,12 +130,17 @@ export type MarketKey = (typeof MARKET_KEYS)[number]
 
 export const STRUCTURAL_GATES = [
   'unavailable',
+  'kind',
   'origin',
+  'habitat',
   'state',
+  'part',
   'allergy',
+  'fins-and-scales',
   'raw-unsafe',
   'vulnerable',
   'wax-ester',
+  'mercury',
   'protected',
   'closed-season',
   'stock',
@@ -103,9 +150,9 @@ export const STRUCTURAL_GATES = [
   'size',
   'keeping',
 ] as const
-export const BUDGET_GATES = ['price-unknown', 'budget'] as const
+export const BUDGET_GATES = ['price-unknown', 'budget', 'spend'] as const
 export type Gate = (typeof STRUCTURAL_GATES)[number] | AskKey | (typeof BUDGET_GATES)[number]
-/** Every gate once, in the order in which they are tested. `stock` and `thickness` are both checks and ask keys. */
+/** Every gate once, in the order in which they are tested. `stock`, `thickness` and `mercury` are both checks and ask keys. */
 export const GATES: readonly Gate[] = [...new Set<Gate>([...STRUCTURAL_GATES, ...ASK_KEYS, ...BUDGET_GATES])]
 
 export const CAUSE_KINDS = ['weather', 'month', 'merchant', 'stock', 'farm', 'price'] as const

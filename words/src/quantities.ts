@@ -83,6 +83,12 @@ export function formatTrait(ask: AskKey, value: number, terms: Terms, reader: Re
       return value.toFixed(2)
     case 'landings':
       return fill(figures.landings, { figure: String(Math.round(value * 100)) })
+    case 'mercury':
+      return fill(figures.mercury, { figure: round(value, 2) })
+    case 'offFlavour':
+      return round(value, 1)
+    case 'marketClass':
+      return value < 0.5 ? figures.underUsed : value < 1.5 ? figures.everyday : figures.premium
     case 'stock':
       return fill(figures.stock, { figure: String(Math.round(value)) })
     default:

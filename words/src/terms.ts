@@ -1,4 +1,4 @@
-import type { Allergen, AskKey, Form, Format, Gate, Method, Origin, State, TextureKey } from '@tender-gill/contract'
+import type { Allergen, AskKey, Form, Format, Gate, Method, Origin, State, Style, TextureKey } from '@tender-gill/contract'
 
 /** The words of the trade in one language. */
 export interface Terms {
@@ -8,6 +8,8 @@ export interface Terms {
   /** Cuts, as a dish takes them. */
   readonly format: Readonly<Record<Format, string>>
   readonly method: Readonly<Record<Method, string>>
+  /** Ways within a way of cooking. */
+  readonly style: Readonly<Record<Style, string>>
   /** Short names of gates, for counts: "64 too soft to hold". */
   readonly gate: Readonly<Record<Gate, string>>
   readonly origin: Readonly<Record<Origin, string>>
@@ -25,7 +27,24 @@ export interface Terms {
   readonly bands: Readonly<Record<'any' | 'atMost' | 'orMore' | 'between' | 'noLess' | 'noMore' | 'both', string>>
   /** How figures are said with what they count. */
   readonly figures: Readonly<
-    Record<'fat' | 'landings' | 'stock' | 'step' | 'days' | 'minutes' | 'share' | 'aKilo' | 'aPound' | 'kilo' | 'pound', string>
+    Record<
+      | 'fat'
+      | 'mercury'
+      | 'underUsed'
+      | 'everyday'
+      | 'premium'
+      | 'landings'
+      | 'stock'
+      | 'step'
+      | 'days'
+      | 'minutes'
+      | 'share'
+      | 'aKilo'
+      | 'aPound'
+      | 'kilo'
+      | 'pound',
+      string
+    >
   >
 }
 

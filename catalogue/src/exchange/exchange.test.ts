@@ -55,7 +55,7 @@ describe('a file with mistakes', () => {
     const broken = csv(cod, { ...cod, scientific: 'Gadus alter' })
       .replace(/\nGadus alter,Gadidae/, '\nGadus alter,Gadidae')
       .split('\n')
-    broken[2] = (broken[2] ?? '').replace('4 5 6', '4 fifty 6')
+    broken[2] = (broken[2] ?? '').replace('3.9 5 6.1', '3.9 fifty 6.1')
     const { rows, good, bad } = importSpecies(broken.join('\n'), 'csv', [])
     expect({ rows, good: good.length }).toEqual({ rows: 2, good: 1 })
     expect(bad).toEqual([{ line: 3, species: 'Gadus alter', path: 'flesh.firmness', message: 'flesh.firmness must be number' }])

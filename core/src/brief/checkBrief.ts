@@ -1,7 +1,8 @@
 import type { BandKey, Brief } from '@tender-gill/contract'
 import { say, term, type NormalisedAsks, type Problem } from '../facts/index.ts'
 import { AXES } from '../tables/constants.ts'
-import { gridCell } from '../tables/methods.ts'
+import { gridCell } from '../tables/cuts.ts'
+import { listStyles } from '../tables/styles.ts'
 
 const heads = (brief: Brief) => {
   const { children = 0, pregnant = 0, elderly = 0, immunocompromised = 0 } = brief.diners ?? {}
@@ -40,7 +41,12 @@ export function checkBrief(brief: Brief, asks: NormalisedAsks): readonly Problem
       path: '/format',
       message: say('problem.impossible-cut', { format: term('format', brief.format), method: term('method', brief.method) }),
     })
-  if (brief.doneness === 'moist' && countVulnerable(brief) > 0) problems.push({ path: '/doneness', message: say('problem.moist') })
+  if ((brief.doneness === 'moist' || brief.doneness === 'rare') && countVulnerable(brief) > 0)
+    problems.push({ path: '/doneness', message: say(brief.doneness === 'rare' ? 'problem.rare' : 'problem.moist') })
+  if (brief.style && !listStyles(brief.method).includes(brief.style))
+    problems.push({ path: '/style', message: say('problem.style', { method: term('method', brief.method) }) })
+  const mayBeCooked = brief.method === 'cure' || (brief.method === 'smoke' && brief.smokeHeat === 'cold')
+  if (brief.servedAs && !mayBeCooked) problems.push({ path: '/servedAs', message: say('problem.served-as') })
   if (brief.wholeWeightG && brief.wholeWeightG.from > brief.wholeWeightG.to)
     problems.push({
       path: '/wholeWeightG/from',

@@ -15,11 +15,11 @@ const problems = (patch: Partial<Brief>) => {
 describe('asks', () => {
   it('keeps what the method set in the fields the brief leaves alone, and lists where each came from', () => {
     const { cohesion } = METHOD_TABLE.grill.asks
-    expect(normalise({ method: 'grill', format: 'chunk', asks: { cohesion: { pull: 2 } } }).asks.cohesion).toMatchObject({
+    expect(normalise({ method: 'grill', format: 'portion', asks: { cohesion: { pull: 2 } } }).asks.cohesion).toMatchObject({
       from: cohesion?.from,
       to: null,
       pull: 2,
-      must: { from: 4, to: null },
+      must: { from: cohesion?.must?.from, to: null },
       because: ['method', 'brief'],
     })
   })
@@ -49,7 +49,16 @@ describe('asks', () => {
   })
 
   it('lets the modifier’s edge win when nothing is left of the band', () => {
-    expect(normalise({ method: 'deep-fry', format: 'portion', seasoning: 'bold' }).asks.flavour).toMatchObject({ from: 4, to: 4 })
+    expect(normalise({ method: 'broil', format: 'portion', asks: {}, longCooking: true }).asks.tolerance).toMatchObject({ from: 6 })
+    expect(normalise({ method: 'cure', format: 'slice', style: 'sour', seasoning: 'gentle' }).asks.flavour).toMatchObject({
+      from: null,
+      to: 4,
+    })
+    expect(
+      normalise({ method: 'cure', format: 'slice', style: 'ripened', diners: { dislikesStrongFish: true } }).asks.flavour,
+    ).toMatchObject({
+      ...{ from: 5, to: 5 },
+    })
   })
 
   it('asks a whole fish of about n portions / 0.45, a quarter either way', () => {
@@ -109,8 +118,10 @@ describe('a house that leans', () => {
     )
 
   it('weighs what the method asks, and is itself overruled by the brief', () => {
-    expect(lean({}, { asks: { fat: { pull: 5 } } }).asks.fat).toMatchObject({ from: 3, to: 14, pull: 5, because: ['method', 'house'] })
-    expect(lean({ asks: { fat: { pull: 1 } } }, { asks: { fat: { pull: 5 } } }).asks.fat).toMatchObject({
+    expect(lean({ format: 'portion' }, { asks: { fat: { pull: 5 } } }).asks.fat).toMatchObject({
+      ...{ from: METHOD_TABLE.grill.asks.fat?.from, to: METHOD_TABLE.grill.asks.fat?.to, pull: 5, because: ['method', 'house'] },
+    })
+    expect(lean({ format: 'portion', asks: { fat: { pull: 1 } } }, { asks: { fat: { pull: 5 } } }).asks.fat).toMatchObject({
       pull: 1,
       because: ['method', 'house', 'brief'],
     })

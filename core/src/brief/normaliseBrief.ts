@@ -1,7 +1,8 @@
-import type { Brief, HouseLeanings, Result } from '@tender-gill/contract'
+import type { Brief, HouseLeanings, Kind, Result } from '@tender-gill/contract'
 import { say, term, type NormalisedBrief, type Problem } from '../facts/index.ts'
 import { DEFAULT_DRAWS, DEFAULT_PORTION_G } from '../tables/constants.ts'
-import { gridCell } from '../tables/methods.ts'
+import { gridCell } from '../tables/cuts.ts'
+import { listStyles } from '../tables/styles.ts'
 import { checkBrief, countVulnerable } from './checkBrief.ts'
 import { findModifiers } from './findModifiers.ts'
 import { mergeAsks } from './mergeAsks.ts'
@@ -16,6 +17,8 @@ export interface NormaliseOptions {
   readonly leanings?: HouseLeanings | undefined
 }
 
+/** Shellfish answer only where they are let in. */
+const DEFAULT_KINDS: readonly Kind[] = ['fish']
 const NO_DINERS = {
   children: 0,
   pregnant: 0,
@@ -24,6 +27,8 @@ const NO_DINERS = {
   boneShy: false,
   newToWholeFish: false,
   dislikesStrongFish: false,
+  finsAndScales: false,
+  portionsAWeek: 1,
 }
 
 /**
@@ -50,6 +55,8 @@ export function normaliseBrief(
       portionG: brief.portionG ?? DEFAULT_PORTION_G,
       portionBasis: brief.portionBasis ?? 'cooked',
       diners: { ...NO_DINERS, ...brief.diners, allergies: [...(brief.diners?.allergies ?? [])] },
+      style: brief.style ?? listStyles(brief.method)[0] ?? null,
+      servedAs: brief.servedAs ?? 'raw',
       // A house that likes it moist does not do so for those who must not have it.
       doneness: brief.doneness ?? (countVulnerable(brief) > 0 ? 'set' : (leanings?.doneness ?? 'set')),
       skin: brief.skin ?? 'any',
@@ -59,6 +66,9 @@ export function normaliseBrief(
       wholeServes: brief.wholeServes === undefined ? 1 : brief.wholeServes,
       wholeWeightG: brief.wholeWeightG ?? null,
       origin: brief.origin ?? 'any',
+      habitat: brief.habitat ?? 'any',
+      kinds: [...(brief.kinds ?? DEFAULT_KINDS)],
+      part: brief.part ?? 'any',
       state: brief.state ?? 'any',
       offers: names.offers,
       rawTreatment: brief.rawTreatment ?? 'none',
@@ -66,6 +76,8 @@ export function normaliseBrief(
       date: brief.date ?? today,
       waters: typeof brief.waters === 'string' ? [brief.waters] : (brief.waters ?? null),
       budget: brief.budget ? { ...brief.budget, must: brief.budget.must ?? false } : null,
+      spend: brief.spend ?? 'any',
+      spendMust: brief.spendMust ?? false,
       house: {
         usualPortionCost: leanings?.usualPortionCost ?? null,
         origin: leanings?.origin ?? null,

@@ -39,6 +39,9 @@ export function compareLineUps(then: LineUp, now: LineUp, chosen: { readonly spe
     leaderThen: then.ranked[0]?.common ?? null,
     leaderNow: now.ranked[0]?.common ?? null,
     chosen: describe(chosen.species, chosen.common),
-    moved: moved.sort((a, b) => best(a) - best(b) || (a.species < b.species ? -1 : 1)).slice(0, MOST),
+    // Of two that stood at one place, the one that stood there before.
+    moved: moved
+      .sort((a, b) => best(a) - best(b) || (a.placeThen ?? Infinity) - (b.placeThen ?? Infinity) || (a.species < b.species ? -1 : 1))
+      .slice(0, MOST),
   }
 }

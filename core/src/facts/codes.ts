@@ -35,6 +35,13 @@ export const FACT_PARAMS = {
   'gate.stock.floor': ['standing', 'floor', 'weakest'],
   'gate.price-unknown': [],
   'gate.budget': ['cost', 'budget'],
+  'gate.kind': ['kind'],
+  'gate.habitat': ['water'],
+  'gate.part': ['part'],
+  'gate.fins-and-scales': [],
+  'gate.mercury': [],
+  'gate.spend': [],
+  'gate.keeping.warm': ['temperature'],
   'gate.cohesion': ['method', 'must'],
   'must.colour': ['ask'],
   'must.unknown': ['ask'],
@@ -43,6 +50,10 @@ export const FACT_PARAMS = {
   // What would let it in.
   'open.if': ['changes'],
   'open.origin': ['origin'],
+  'open.kind': ['kind'],
+  'open.habitat': [],
+  'open.part': ['part'],
+  'open.spend': [],
   'open.state': ['state'],
   'open.unavailable': [],
   'open.skin': [],
@@ -65,6 +76,9 @@ export const FACT_PARAMS = {
   // What costs a fish points.
   'miss.unscored': ['ask'],
   'miss.unknown': ['ask'],
+  'miss.off-flavour': [],
+  'miss.market-class': ['class'],
+  'miss.above.mercury': [],
   'miss.colour': ['wanted'],
   'miss.band': ['ask', 'value', 'wanted', 'way'],
   'miss.outside': [],
@@ -104,6 +118,8 @@ export const FACT_PARAMS = {
   'caution.keeping.old': ['needed', 'left'],
   'caution.raw.frozen': ['freezing', 'deep'],
   'caution.raw.fresh': [],
+  'caution.raw.rare': [],
+  'caution.salt-time': [],
   'caution.doneness.moist': ['temperature'],
   'caution.doneness.through': ['temperature'],
   'caution.ciguatera': [],
@@ -134,6 +150,7 @@ export const FACT_PARAMS = {
 
   // Why a trait is asked for.
   'why.thickness': ['cut'],
+  'why.asked-already': ['why'],
 
   // Swaps.
   'change.time': ['minutes', 'was', 'depths', 'rather'],
@@ -239,6 +256,9 @@ export const FACT_PARAMS = {
   'problem.above-upper': ['value', 'upper'],
   'problem.impossible-cut': ['format', 'method'],
   'problem.moist': [],
+  'problem.rare': [],
+  'problem.style': ['method'],
+  'problem.served-as': [],
   'problem.before-first-day': [],
   'problem.seen.kind': ['kind', 'fish'],
   'problem.seen.kinds': ['kinds', 'fish'],

@@ -2,7 +2,7 @@ import type { Fact, Form, Gate, ResolvedOffer } from '@tender-gill/contract'
 import { say, term, type NormalisedBrief } from '../facts/index.ts'
 import { computeFit, explainPoints, type Scoring } from '../fit/index.ts'
 import { GATE_ORDER, describeGate, findGates } from '../gates/index.ts'
-import { byFit, judgeOffer, pickForSpecies, pickStanding, type Entry } from '../lineUp/index.ts'
+import { byFit, judgeOffer, pickForSpecies, pickStanding, rankKnown, type Entry } from '../lineUp/index.ts'
 import { findForms } from '../traits/index.ts'
 import type { Seen } from './readSeen.ts'
 
@@ -15,6 +15,7 @@ function judgeInForm(offer: ResolvedOffer, form: Form, brief: NormalisedBrief, s
   const gives = findForms(offer, brief).includes(form)
   return {
     candidate,
+    precedence: rankKnown(offer, brief),
     fit: computeFit(candidate, brief, scoring),
     gates: gives || gates.includes('form') ? gates : inOrder([...gates, 'form']),
   }

@@ -1,7 +1,7 @@
 import type { Format, Method, OfferSheet } from '@tender-gill/contract'
 import { say, term, type MethodForSeen } from '../facts/index.ts'
 import { createBoard } from '../lineUp/index.ts'
-import { METHODS_IN_ORDER, createPlainBrief, usualFormats } from '../tables/methods.ts'
+import { METHODS_IN_ORDER, createPlainBrief, usualFormats } from '../tables/cuts.ts'
 import { describeWorst, judgeSeen, pickSeen } from './judgeSeen.ts'
 import type { Seen } from './readSeen.ts'
 import { toTenth } from '../rounding/index.ts'

@@ -2,7 +2,7 @@ import type { AskKey, CookedColour, Range } from '@tender-gill/contract'
 import type { NormalisedBrief } from '../facts/index.ts'
 import { desirabilityOfMiss } from '../axes/index.ts'
 import { UNKNOWN_DESIRABILITY, colourLikeness } from '../tables/constants.ts'
-import { readTrait, type Candidate } from '../traits/index.ts'
+import { readColour, readTrait, type Candidate } from '../traits/index.ts'
 import type { ScoredAsk, Scoring } from './scoring.ts'
 
 /** How one ask found one candidate. */
@@ -36,7 +36,7 @@ const bestLikeness = (wanted: readonly CookedColour[], colour: CookedColour) =>
 function readAsk({ key, ask, missOf }: ScoredAsk, candidate: Candidate, brief: NormalisedBrief): Reading {
   const pull = ask.pull
   if (key === 'colour') {
-    const miss = 1 - bestLikeness(ask.wanted ?? [], candidate.offer.cookedColour)
+    const miss = 1 - bestLikeness(ask.wanted ?? [], readColour(candidate.offer, brief))
     return { key, pull, value: null, unknown: false, miss, desirability: desirabilityOfMiss(miss) }
   }
   const value = readTrait(key, candidate, brief)

@@ -34,6 +34,7 @@ const WAY_ABOVE: Partial<Record<AskKey, Fact>> = {
   weight: say('miss.above.weight'),
   portionCost: say('miss.above.portionCost'),
   thickness: say('miss.above.thickness'),
+  mercury: say('miss.above.mercury'),
 }
 
 /** Why an ask cost points: what is wanted, what is there, and which way it misses. */
@@ -41,6 +42,8 @@ export function describeMiss({ key, value, unknown }: MissReading, ask: Normalis
   if (unknown || !ask) return say('miss.unscored', { ask: term('ask', key) })
   if (key === 'colour') return say('miss.colour', { wanted: [...(ask.wanted ?? [])] })
   if (!value) return say('miss.unknown', { ask: term('ask', key) })
+  if (key === 'offFlavour') return say('miss.off-flavour')
+  if (key === 'marketClass') return say('miss.market-class', { class: value.typical >= 2 ? 'premium' : 'everyday' })
   const below = ask.from !== null && value.typical < ask.from
   const way = (below ? WAY_BELOW[key] : WAY_ABOVE[key]) ?? say('miss.outside')
   return say('miss.band', { ask: term('ask', key), value: trait(key, value.typical), wanted: band(key, ask.from, ask.to), way })

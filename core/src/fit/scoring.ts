@@ -1,5 +1,5 @@
 import type { AskKey, ResolvedOffer } from '@tender-gill/contract'
-import type { NormalisedAsk, NormalisedBrief } from '../facts/index.ts'
+import type { NormalisedAsk, NormalisedAsks, NormalisedBrief } from '../facts/index.ts'
 import { createMiss } from '../axes/index.ts'
 import { ASK_ORDER } from '../tables/askOrder.ts'
 import { isMarketKey, readTrait } from '../traits/index.ts'
@@ -37,3 +37,14 @@ export function createScoring(brief: NormalisedBrief, sheet: readonly ResolvedOf
   })
   return { asks, dropped }
 }
+
+/** The same scoring with other bands, nothing more and nothing less asked. */
+export const withAsks = ({ asks, dropped }: Scoring, changed: NormalisedAsks): Scoring => ({
+  dropped,
+  asks: asks.map((scored) => {
+    const ask = changed[scored.key] ?? scored.ask
+    return ask === scored.ask
+      ? scored
+      : { key: scored.key, ask, missOf: scored.key === 'colour' ? scored.missOf : createMiss(scored.key, ask) }
+  }),
+})

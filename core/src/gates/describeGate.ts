@@ -1,8 +1,9 @@
 import type { AskKey, Fact, Gate } from '@tender-gill/contract'
-import { band, bound, days, figure, length, mass, money, phrase, say, term, trait, type NormalisedBrief } from '../facts/index.ts'
+import { band, bound, celsius, days, figure, length, mass, money, phrase, say, term, trait, type NormalisedBrief } from '../facts/index.ts'
 import { computeDaysLeft, computeIceDays } from '../cold/index.ts'
 import { findRawRefusal, isServedRaw } from '../safety/index.ts'
-import { readTrait, type Candidate } from '../traits/index.ts'
+import { kindOf, readTrait, type Candidate } from '../traits/index.ts'
+import { wasTooWarm } from './findGates.ts'
 
 function describeMust(key: AskKey, candidate: Candidate, brief: NormalisedBrief): Fact {
   const must = brief.asks[key]?.must
@@ -20,6 +21,18 @@ export function describeGate(gate: Gate, candidate: Candidate, brief: Normalised
   switch (gate) {
     case 'unavailable':
       return offer.absent ? say('gate.absent', { day: term('day', offer.absent.until) }) : say('gate.marked')
+    case 'kind':
+      return say('gate.kind', { kind: kindOf(offer) })
+    case 'habitat':
+      return say('gate.habitat', { water: offer.water })
+    case 'part':
+      return say('gate.part', { part: offer.part })
+    case 'fins-and-scales':
+      return say('gate.fins-and-scales')
+    case 'mercury':
+      return offer.mercury === 'very-high' ? say('gate.mercury') : describeMust('mercury', candidate, brief)
+    case 'spend':
+      return say('gate.spend')
     case 'origin':
       return say('gate.origin', { origin: term('origin', offer.origin) })
     case 'state':
@@ -54,6 +67,7 @@ export function describeGate(gate: Gate, candidate: Candidate, brief: Normalised
         wanted: band('weight', brief.asks.weight?.from ?? null, brief.asks.weight?.to ?? null),
       })
     case 'keeping': {
+      if (wasTooWarm(offer, brief)) return say('gate.keeping.warm', { temperature: celsius(brief.keep?.tempC ?? 0) })
       const left = computeDaysLeft(offer, { servedRaw: isServedRaw(brief) }).typical
       return say('gate.keeping', { needed: days(computeIceDays(brief.keep ?? { hours: 0, tempC: 0 })), left: days(left) })
     }

@@ -3,10 +3,24 @@ import type { NormalisedAsk, NormalisedBrief } from '../facts/index.ts'
 import { computeCookingYield, computeRawPortionG } from '../amounts/index.ts'
 import { computeDaysLeft, computeIceDays } from '../cold/index.ts'
 import type { Scoring } from '../fit/index.ts'
-import { findRawRefusal, hasVulnerable, isServedRaw } from '../safety/index.ts'
+import { findRawRefusal, hasVulnerable, isMercuryCounted, isServedRaw } from '../safety/index.ts'
 import { ASK_ORDER } from '../tables/askOrder.ts'
-import { DEFAULT_STEAK_MM, LEAST_STEAK_SHARE, NOT_LANDED_SHARE, SIZE_MUST_RATIO, colourLikeness } from '../tables/constants.ts'
-import { computeSteakG, findForms, readTrait, type Candidate } from '../traits/index.ts'
+import {
+  DEFAULT_STEAK_MM,
+  EEL_ROUND_MM,
+  EEL_ROUNDS,
+  HISTAMINE_LIMITS,
+  LEAST_STEAK_SHARE,
+  NOT_LANDED_SHARE,
+  SIZE_MUST_RATIO,
+  SIZE_SMALL_RATIO,
+  colourLikeness,
+} from '../tables/constants.ts'
+import { CUTS_OF_PART, EVEN_PARTS } from '../tables/formats.ts'
+import { readAskTable } from '../tables/styles.ts'
+import { computeSteakG, findForms, kindOf, readColour, readTrait, type Candidate } from '../traits/index.ts'
+
+const NONE: readonly Gate[] = []
 
 export type ScoringGap = Pick<Scoring, 'dropped'>
 
@@ -17,6 +31,17 @@ export const stateMatches = (wanted: string, state: ResolvedOffer['state']): boo
 const originMatches = (offer: ResolvedOffer, brief: NormalisedBrief) =>
   [brief.origin, brief.offers[offer.species]?.origin ?? 'any'].every((wanted) => wanted === 'any' || wanted === offer.origin)
 
+const partMatches = ({ part }: ResolvedOffer, brief: NormalisedBrief): boolean => {
+  const cuts = CUTS_OF_PART[part]
+  if (cuts && !cuts.includes(brief.format)) return false
+  if (brief.part !== 'any') return part === brief.part || (brief.part === 'body' && EVEN_PARTS.includes(part))
+  return EVEN_PARTS.includes(part) || (readAskTable(brief).parts?.first.includes(part) ?? false)
+}
+
+/** Not known counts as having none: whoever keeps this rule would rather do without. */
+const hasFinsAndScales = (offer: ResolvedOffer): boolean =>
+  kindOf(offer) === 'fish' && (offer.scales === 'fine' || offer.scales === 'large')
+
 const statesMatch = (offer: ResolvedOffer, brief: NormalisedBrief) =>
   [brief.state, brief.offers[offer.species]?.state ?? 'any'].every((wanted) => stateMatches(wanted, offer.state))
 
@@ -24,19 +49,28 @@ const statesMatch = (offer: ResolvedOffer, brief: NormalisedBrief) =>
 export const leastSteakG = (brief: NormalisedBrief): number =>
   LEAST_STEAK_SHARE * computeRawPortionG(brief, computeCookingYield(brief).typical)
 
+/** A round of an eel is cut as thick as it is wide, and goes by twos: what the knife asks of a round fish means nothing there. */
+export const largestSteakG = ({ body, weightG }: ResolvedOffer, { thicknessMm }: NormalisedBrief): number =>
+  body === 'eel'
+    ? EEL_ROUNDS * computeSteakG(body, weightG.high, Math.max(EEL_ROUND_MM, thicknessMm ?? 0))
+    : computeSteakG(body, weightG.high, thicknessMm ?? DEFAULT_STEAK_MM)
+
 function isTooThin(offer: ResolvedOffer, brief: NormalisedBrief): boolean {
-  if (brief.format === 'steak')
-    return computeSteakG(offer.body, offer.weightG.high, brief.thicknessMm ?? DEFAULT_STEAK_MM) < leastSteakG(brief)
+  if (brief.format === 'steak') return largestSteakG(offer, brief) < leastSteakG(brief)
   const asksDepth =
     brief.format === 'portion' || brief.format === 'chunk' || brief.format === 'fillet-skin-on' || brief.format === 'fillet-skinless'
   return asksDepth && brief.thicknessMm !== null && offer.depthMm.high < brief.thicknessMm
 }
 
-/** A whole fish far from the wanted size, even at the favourable end of what the market sells. */
+/**
+ * A whole fish far from the size that the brief names, even at the favourable end of what the market sells: too big for the dish, or so small
+ * that even several of them are another dish.
+ */
 function isWrongSize(offer: ResolvedOffer, brief: NormalisedBrief): boolean {
   const ask = brief.asks.weight
   if (brief.format !== 'whole' || !ask) return false
-  const tooSmall = ask.from !== null && offer.weightG.high < ask.from / SIZE_MUST_RATIO
+  if (!ask.because.includes('brief')) return false
+  const tooSmall = ask.from !== null && offer.weightG.high < ask.from / SIZE_SMALL_RATIO
   const tooBig = ask.to !== null && offer.weightG.low > ask.to * SIZE_MUST_RATIO
   return tooSmall || tooBig
 }
@@ -52,18 +86,27 @@ export const seasonGate = ({ origin, state, season }: ResolvedOffer, brief: Norm
 const isBelowFloor = ({ stock }: ResolvedOffer, { house }: NormalisedBrief): boolean =>
   house.stockFloor !== null && stock !== null && stock.typical < house.stockFloor
 
+/** A histamine former that was kept too warm too long, as commonly published: what formed stays, raw or cooked. */
+export const wasTooWarm = ({ histamine }: ResolvedOffer, { keep }: NormalisedBrief): boolean =>
+  histamine && keep !== null && HISTAMINE_LIMITS.some(({ aboveC, hours }) => keep.tempC > aboveC && keep.hours > hours)
+
 const wouldSpoil = (offer: ResolvedOffer, brief: NormalisedBrief): boolean =>
   brief.keep !== null && computeIceDays(brief.keep) > computeDaysLeft(offer, { servedRaw: isServedRaw(brief) }).typical
 
 /** The checks that do not depend on a score, in their fixed order. */
 const CHECKS: readonly (readonly [Gate, (offer: ResolvedOffer, brief: NormalisedBrief) => boolean])[] = [
   ['unavailable', (offer, brief) => offer.absent !== undefined || brief.unavailable.includes(offer.species)],
+  ['kind', (offer, brief) => !brief.kinds.includes(kindOf(offer))],
   ['origin', (offer, brief) => !originMatches(offer, brief)],
+  ['habitat', (offer, brief) => brief.habitat !== 'any' && offer.water !== brief.habitat],
   ['state', (offer, brief) => !statesMatch(offer, brief)],
+  ['part', (offer, brief) => !partMatches(offer, brief)],
   ['allergy', (offer, brief) => (brief.diners.allergies ?? []).includes(offer.allergen)],
+  ['fins-and-scales', (offer, brief) => brief.diners.finsAndScales && !hasFinsAndScales(offer)],
   ['raw-unsafe', (offer, brief) => findRawRefusal(offer, brief) !== undefined],
   ['vulnerable', (_offer, brief) => isServedRaw(brief) && hasVulnerable(brief)],
   ['wax-ester', (offer) => offer.waxEster],
+  ['mercury', (offer, brief) => offer.mercury === 'very-high' && isMercuryCounted(brief)],
   ['protected', (offer) => offer.listing?.status === 'prohibited'],
   ['closed-season', (offer, brief) => seasonGate(offer, brief) === 'closed-season'],
   ['stock', (offer, brief) => offer.stock?.spent === true || isBelowFloor(offer, brief)],
@@ -71,11 +114,14 @@ const CHECKS: readonly (readonly [Gate, (offer: ResolvedOffer, brief: Normalised
   ['form', (offer, brief) => findForms(offer, brief).length === 0],
   ['thickness', isTooThin],
   ['size', isWrongSize],
-  ['keeping', wouldSpoil],
+  ['keeping', (offer, brief) => wouldSpoil(offer, brief) || wasTooWarm(offer, brief)],
 ]
 
 /** The gates that do not depend on a score, as they are tested. */
-export const STRUCTURAL_ORDER: readonly Gate[] = CHECKS.map(([gate]) => gate)
+const STRUCTURAL_ORDER: readonly Gate[] = CHECKS.map(([gate]) => gate)
+
+/** Every gate once, in the order in which they are tested and told: what no score changes, then musts, then the budget. */
+export const GATE_ORDER: readonly Gate[] = [...new Set<Gate>([...STRUCTURAL_ORDER, ...ASK_ORDER, 'price-unknown', 'budget', 'spend'])]
 
 /** Gates of an offer that no score and no form changes. */
 export function findStructuralGates(offer: ResolvedOffer, brief: NormalisedBrief): readonly Gate[] {
@@ -96,7 +142,8 @@ export function failsMust(key: BandKey, value: Range, must: NonNullable<Normalis
 function failsAskMust(key: (typeof ASK_ORDER)[number], candidate: Candidate, brief: NormalisedBrief): boolean {
   const ask = brief.asks[key]
   if (!ask?.must) return false
-  if (key === 'colour') return Math.max(0, ...(ask.wanted ?? []).map((want) => colourLikeness(want, candidate.offer.cookedColour))) < 1
+  if (key === 'colour')
+    return Math.max(0, ...(ask.wanted ?? []).map((want) => colourLikeness(want, readColour(candidate.offer, brief)))) < 1
   const value = readTrait(key, candidate, brief)
   return value === null || failsMust(key, value, ask.must)
 }
@@ -108,7 +155,9 @@ function findBudgetGates(candidate: Candidate, brief: NormalisedBrief, { dropped
   return cost.typical > brief.budget.perPortion ? ['budget'] : []
 }
 
-const NONE: readonly Gate[] = []
+/** Everyday fish as a must closes the dear ones. */
+const findSpendGates = ({ offer }: Candidate, { spend, spendMust }: NormalisedBrief): readonly Gate[] =>
+  spendMust && spend !== 'any' && offer.market === 'premium' ? ['spend'] : NONE
 
 /**
  * Every gate that closes a candidate, in the order in which they are told; empty when it may be ranked.
@@ -121,6 +170,8 @@ export function findGates(
   structural: readonly Gate[] = findStructuralGates(candidate.offer, brief),
 ): readonly Gate[] {
   const musts = ASK_ORDER.filter((key) => brief.asks[key]?.must && !gap.dropped.includes(key) && failsAskMust(key, candidate, brief))
-  const budget = findBudgetGates(candidate, brief, gap)
-  return structural.length + musts.length + budget.length === 0 ? NONE : [...new Set<Gate>([...structural, ...musts, ...budget])]
+  const budget = [...findBudgetGates(candidate, brief, gap), ...findSpendGates(candidate, brief)]
+  if (structural.length + musts.length + budget.length === 0) return NONE
+  const failed = new Set<Gate>([...structural, ...musts, ...budget])
+  return GATE_ORDER.filter((gate) => failed.has(gate))
 }

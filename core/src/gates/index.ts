@@ -1,6 +1,5 @@
 export { applyOpenings } from './applyOpenings.ts'
 export { describeGate } from './describeGate.ts'
-export { GATE_ORDER } from './gateOrder.ts'
-export { failsMust, findGates, findStructuralGates, stateMatches, type ScoringGap } from './findGates.ts'
+export { failsMust, GATE_ORDER, findGates, findStructuralGates, stateMatches, type ScoringGap } from './findGates.ts'
 export { findOpenings, type OpeningContext, type OpeningResult } from './findOpenings.ts'
 export { EFFORT, type OfferOn } from './openingFor.ts'

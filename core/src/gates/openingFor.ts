@@ -3,9 +3,10 @@ import { length, mass, money, say, term, type NormalisedBrief } from '../facts/i
 import { computeDaysLeft } from '../cold/index.ts'
 import { midMonth, monthsByNearness } from '../market/index.ts'
 import { findRawRefusal, isServedRaw } from '../safety/index.ts'
-import { usualFormats } from '../tables/methods.ts'
-import { computeSteakG, findForms, readTrait, type Candidate } from '../traits/index.ts'
-import { leastSteakG, seasonGate } from './findGates.ts'
+import { usualFormats } from '../tables/cuts.ts'
+import { CUTS_OF_PART } from '../tables/formats.ts'
+import { findForms, kindOf, readTrait, type Candidate } from '../traits/index.ts'
+import { largestSteakG, leastSteakG, seasonGate } from './findGates.ts'
 
 /** One change to the brief that opens one gate, as data and as a fact. */
 export interface GateOpening {
@@ -55,7 +56,7 @@ function openForm({ offer }: Candidate, brief: NormalisedBrief): GateOpening | u
 
 function openThickness({ offer }: Candidate, brief: NormalisedBrief): GateOpening | undefined {
   if (brief.format === 'steak') {
-    const mm = Math.ceil(leastSteakG(brief) / computeSteakG(offer.body, offer.weightG.high, 1))
+    const mm = Math.ceil(leastSteakG(brief) / largestSteakG(offer, { ...brief, thicknessMm: 1 }))
     return mm <= THICKEST_STEAK_MM ? one('/thicknessMm', mm, say('open.steak-thickness', { cut: length(mm) })) : undefined
   }
   const mm = Math.floor(offer.depthMm.high)
@@ -77,9 +78,25 @@ function openSize({ offer }: Candidate, brief: NormalisedBrief): GateOpening {
   }
 }
 
+/** A part answers where it is asked for, in a cut that it gives. */
+function openPart({ offer }: Candidate, brief: NormalisedBrief): GateOpening | undefined {
+  const { part } = offer
+  const cuts = CUTS_OF_PART[offer.part]
+  // Heads and frames are asked for as a cut.
+  if (part === 'head' || part === 'frame') return undefined
+  const format = !cuts || cuts.includes(brief.format) ? brief.format : usualFormats(brief.method).find((usual) => cuts.includes(usual))
+  if (!format) return undefined
+  const opens: readonly Opening[] = [
+    { path: '/part', value: part },
+    ...(format === brief.format ? [] : [{ path: '/format', value: format }]),
+  ]
+  return { opens, change: say('open.part', { part }), effort: EFFORT.cut }
+}
+
 function openKeeping({ offer }: Candidate, brief: NormalisedBrief): GateOpening | undefined {
   const hours = Math.floor(computeDaysLeft(offer, { servedRaw: isServedRaw(brief) }).typical * 24)
   if (!brief.keep || hours <= 0) return undefined
+  // On ice nothing is too warm, so that this opens the histamine rule too.
   const keep = { hours: Math.min(brief.keep.hours, hours), tempC: 0 }
   return one('/keep', keep, say('open.keeping', { hours: keep.hours }))
 }
@@ -112,6 +129,12 @@ export function openingFor(gate: Gate, candidate: Candidate, brief: NormalisedBr
     case 'origin':
     case 'state':
       return widen(gate, candidate, brief)
+    case 'kind':
+      return one('/kinds', [...brief.kinds, kindOf(offer)], say('open.kind', { kind: kindOf(offer) }), EFFORT.must)
+    case 'habitat':
+      return one('/habitat', 'any', say('open.habitat'))
+    case 'part':
+      return openPart(candidate, brief)
     case 'raw-unsafe':
       return findRawRefusal(offer, brief) === 'parasites' ? one('/rawTreatment', 'frozen', say('open.frozen')) : undefined
     case 'form':
@@ -131,9 +154,13 @@ export function openingFor(gate: Gate, candidate: Candidate, brief: NormalisedBr
     }
     case 'colour':
       return one('/colour/must', false, say('open.colour'), EFFORT.must)
+    case 'spend':
+      return one('/spendMust', false, say('open.spend'), EFFORT.must)
     case 'allergy':
+    case 'fins-and-scales':
     case 'vulnerable':
     case 'wax-ester':
+    case 'mercury':
     case 'protected':
       return undefined
     case 'closed-season':

@@ -3,10 +3,12 @@ import { groupBy } from '../lists/index.ts'
 import type { NormalisedBrief, Problem } from '../facts/index.ts'
 import { createFindSpecies, normaliseBrief, type FindSpecies, type NormaliseOptions } from '../brief/index.ts'
 import { computePortionCost, findPrice } from '../amounts/index.ts'
-import { computeFit, createScoring, type Fit, type Scoring } from '../fit/index.ts'
+import { computeFit, createScoring, withAsks, type Fit, type Scoring } from '../fit/index.ts'
 import { findGates, findStructuralGates, type OfferOn } from '../gates/index.ts'
 import { applyMarket, type MarketDay } from '../market/index.ts'
-import { METHOD_TABLE } from '../tables/methods.ts'
+import { EVEN_PARTS } from '../tables/formats.ts'
+import { HIDES_THE_FISH } from '../tables/methods.ts'
+import { readAskTable } from '../tables/styles.ts'
 import { findForms, type Candidate } from '../traits/index.ts'
 import { listOtherWays, type OtherWay } from './otherWays.ts'
 import { asksCost, computePrecedence, keepHighest } from './standing.ts'
@@ -16,6 +18,8 @@ export interface Entry {
   readonly candidate: Candidate
   readonly fit: Fit
   readonly gates: readonly Gate[]
+  /** Which of two that do equally well a cook would name first, the higher: the cheaper kind where nobody sees the fish, then the better known. */
+  readonly precedence: number
 }
 
 /** A brief laid over a sheet: everything line-up and stand-ins start from. */
@@ -39,6 +43,10 @@ export interface Board {
 
 const costOf = ({ candidate }: Entry, brief: NormalisedBrief) =>
   computePortionCost(candidate.offer, candidate.form, brief)?.typical ?? Infinity
+
+/** Familiarity runs from 0 to 10; where nobody sees the fish, a dear one stands behind all that are not. */
+export const rankKnown = ({ market, familiarity }: Pick<ResolvedOffer, 'market' | 'familiarity'>, { method }: NormalisedBrief): number =>
+  familiarity - (market === 'premium' && HIDES_THE_FISH.has(method) ? 11 : 0)
 
 /** A passing form beats a failing one, then the house's way of buying, the higher fit, the lower cost, the more usual form. */
 function pickForm(entries: readonly Entry[], brief: NormalisedBrief): Entry | undefined {
@@ -65,8 +73,10 @@ export function judgeForms(offer: ResolvedOffer, brief: NormalisedBrief, scoring
   // A form with no price must not win over one whose price is known and high: not knowing is no bargain.
   const candidates = asksCost(scoring) && priced.length > 0 ? priced : all
   const checks = findStructuralGates(offer, brief)
+  const precedence = rankKnown(offer, brief)
   return candidates.map((candidate) => ({
     candidate,
+    precedence,
     fit: computeFit(candidate, brief, scoring),
     gates: findGates(candidate, brief, scoring, checks),
   }))
@@ -165,17 +175,38 @@ export function createBoard(rawBrief: Brief, sheet: OfferSheet, today: string): 
   }
 }
 
-/** Standing order: unrounded fit, then the smaller sum of pull x miss, then the same over the ends of the ranges, then offer id. */
+/**
+ * The same offers judged by wider bands: no ask more, none less, no must touched, so that who passes and in which form stays as it is.
+ * @param brief the board's own, with bands of asks that hold no must changed
+ */
+export function rejudge(board: Board, brief: NormalisedBrief): Board {
+  const scoring = withAsks(board.scoring, brief.asks)
+  const judged = new Map(board.entries.map((entry) => [entry, { ...entry, fit: computeFit(entry.candidate, brief, scoring) }]))
+  return {
+    ...board,
+    brief,
+    scoring,
+    entries: [...judged.values()],
+    considered: board.considered.map((entry) => judged.get(entry) ?? entry),
+  }
+}
+
+/**
+ * Standing order: unrounded fit, then the smaller sum of pull x miss; of those that do equally well the one a cook would name first, then the
+ * one whose range stays closer to the bands, then offer id.
+ */
 export const byFit = (a: Entry, b: Entry): number =>
-  b.fit.fit - a.fit.fit ||
-  a.fit.missSum - b.fit.missSum ||
+  toBillionth(b.fit.fit) - toBillionth(a.fit.fit) ||
+  toBillionth(a.fit.missSum) - toBillionth(b.fit.missSum) ||
+  b.precedence - a.precedence ||
   a.fit.rangeMissSum - b.fit.rangeMissSum ||
   (a.candidate.offer.id < b.candidate.offer.id ? -1 : 1)
+/** Sums of the same parts differ in their last bits; those must not stand before what a cook would say. */
+const toBillionth = (value: number): number => Math.round(value * 1e9)
 
-const EVEN_PARTS: readonly Part[] = ['body', 'loin']
 /** Parts that suit the method come first, then the even middle of the fish, then the rest. */
-function rankPart(part: Part, { method }: NormalisedBrief): number {
-  const first = METHOD_TABLE[method].parts?.first ?? []
+function rankPart(part: Part, brief: NormalisedBrief): number {
+  const first = readAskTable(brief).parts?.first ?? []
   if (first.includes(part)) return first.indexOf(part)
   return EVEN_PARTS.includes(part) ? 10 : 11
 }
@@ -183,7 +214,7 @@ function rankPart(part: Part, { method }: NormalisedBrief): number {
 /** Of one species' passing entries the one that stands for it: the best fit, then the part the method asks for, then as in the standing order. */
 export function pickForSpecies(group: readonly Entry[], brief: NormalisedBrief): readonly Entry[] {
   const partOf = ({ candidate }: Entry) => rankPart(candidate.offer.part, brief)
-  return [...group].sort((a, b) => b.fit.fit - a.fit.fit || partOf(a) - partOf(b) || byFit(a, b)).slice(0, 1)
+  return [...group].sort((a, b) => toBillionth(b.fit.fit) - toBillionth(a.fit.fit) || partOf(a) - partOf(b) || byFit(a, b)).slice(0, 1)
 }
 
 /** The passing entries that may stand for their species. */

@@ -7,6 +7,8 @@ export {
   knowsTheYear,
   pickForSpecies,
   pickStanding,
+  rankKnown,
+  rejudge,
   withFreezing,
   type Board,
   type Entry,

@@ -104,7 +104,15 @@ describe('what would let a fish in', () => {
     fc.assert(
       fc.property(yearly, ({ brief, years, state }) => {
         const seasons = names.map((species, i) => ({ species, water: 'bay', landings: years[i] ?? [] }))
-        const full: Brief = { ...brief, state, pool: names, waters: 'bay', date: '2026-02-15', market: { seasons } }
+        const full: Brief = {
+          ...brief,
+          ...{ kinds: ['fish'], part: 'any', habitat: 'any', doneness: 'set', spend: 'any' },
+          state,
+          pool: names,
+          waters: 'bay',
+          date: '2026-02-15',
+          market: { seasons },
+        }
         for (const { species, opens, opensIf } of run(full, book).leftOut) {
           if (!opens) continue
           for (const { path } of opens) paths.add(path)

@@ -3,7 +3,7 @@ import { say, term, type NormalisedBrief } from '../facts/index.ts'
 import { normaliseBrief, type NormaliseOptions } from '../brief/index.ts'
 import { computeFit, createScoring, type Scoring } from '../fit/index.ts'
 import { EFFORT, applyOpenings, findGates, type OpeningResult } from '../gates/index.ts'
-import { METHODS_IN_ORDER, gridCell, usualFormats } from '../tables/methods.ts'
+import { METHODS_IN_ORDER, gridCell, usualFormats } from '../tables/cuts.ts'
 import { findForms } from '../traits/index.ts'
 
 /** The dish cooked another way: in its own cut where that way takes it, else in the way's usual one. */
@@ -28,7 +28,12 @@ export function listOtherWays(rawBrief: Brief, offers: readonly ResolvedOffer[],
   return METHODS_IN_ORDER.filter((method) => method !== rawBrief.method && !OTHER_DISHES.has(method)).flatMap((method): OtherWay[] => {
     const [usual] = usualFormats(method)
     const format = gridCell(method, rawBrief.format) === 'allowed' ? undefined : usual
-    const opens: Opening[] = [{ path: '/method', value: method }, ...(format ? [{ path: '/format', value: format }] : [])]
+    const opens: Opening[] = [
+      { path: '/method', value: method },
+      ...(format ? [{ path: '/format', value: format }] : []),
+      // A style is of its own way of cooking.
+      ...(['style', 'servedAs'] as const).flatMap((said) => (rawBrief[said] ? [{ path: `/${said}`, value: null }] : [])),
+    ]
     const normalised = normaliseBrief(applyOpenings(rawBrief, opens), options)
     if (!normalised.ok) return []
     const brief = normalised.value
@@ -48,7 +53,7 @@ function findBestWay(offer: ResolvedOffer, ways: readonly OtherWay[]): OtherWay 
   return best?.way
 }
 
-const keepsTheCut = ({ opens }: OtherWay) => opens.length === 1
+const keepsTheCut = ({ opens }: OtherWay) => opens.every(({ path }) => path !== '/format')
 
 /**
  * The other way of cooking that suits a species best, in the same cut if any way takes it so; undefined where none lets it in.

@@ -173,7 +173,7 @@ describe('rankLineUp', () => {
 
   it('gives a fit of 100 and says so when nothing is asked', () => {
     const asks = Object.fromEntries(
-      ['cohesion', 'firmness', 'tolerance', 'fat', 'skin', 'thickness', 'flavour', 'bones'].map((key) => [key, { pull: 0 }]),
+      ['cohesion', 'firmness', 'tolerance', 'fat', 'skin', 'thickness', 'flavour', 'bones', 'offFlavour'].map((key) => [key, { pull: 0 }]),
     )
     const answer = must(run(buildBrief({ asks }), buildSheet(buildOffer('Piscis unus'))))
     expect(answer).toMatchObject({ nothingAsked: true, ranked: [{ fit: 100, pointsLost: [] }] })

@@ -1,6 +1,6 @@
 import type { NormalisedBrief } from '../facts/index.ts'
 import type { Scoring } from '../fit/index.ts'
-import { AXES, DESIRABILITY_FLOOR, UNKNOWN_DESIRABILITY, colourLikeness } from '../tables/constants.ts'
+import { AXES, DESIRABILITY_FLOOR, RAW_AS_COOKED, UNKNOWN_DESIRABILITY, colourLikeness } from '../tables/constants.ts'
 import { readTrait, type Candidate } from '../traits/index.ts'
 
 /** Desirability written out, one line a step, with none of the engine's helpers for it. */
@@ -20,7 +20,12 @@ export function referenceFit(candidate: Candidate, brief: NormalisedBrief, { ask
   for (const { key, ask } of asks) {
     let d: number
     if (key === 'colour')
-      d = Math.max(DESIRABILITY_FLOOR, ...(ask.wanted ?? []).map((want) => colourLikeness(want, candidate.offer.cookedColour)))
+      d = Math.max(
+        DESIRABILITY_FLOOR,
+        ...(ask.wanted ?? []).map((want) =>
+          colourLikeness(want, brief.doneness === 'rare' ? RAW_AS_COOKED[candidate.offer.rawColour] : candidate.offer.cookedColour),
+        ),
+      )
     else {
       const value = readTrait(key, candidate, brief)
       d = value ? referenceDesirability(key, value.typical, ask.from, ask.to) : UNKNOWN_DESIRABILITY

@@ -15,7 +15,7 @@ import {
 } from '../draws/index.ts'
 import { ASK_ORDER } from '../tables/askOrder.ts'
 import { DESIRABILITY_FLOOR, DRAWS, UNKNOWN_DRAW, colourLikeness } from '../tables/constants.ts'
-import { readTrait } from '../traits/index.ts'
+import { readColour, readTrait } from '../traits/index.ts'
 import { referenceDesirability } from './referenceFit.ts'
 
 const bits = (seed: number, draw: number, name: string) => hashDraw(seed, draw, hashText(name))
@@ -47,7 +47,9 @@ function referenceDraw({ candidate }: Entrant, brief: NormalisedBrief, { scoring
     if (key === 'colour') {
       logs +=
         pullOf(key) *
-        Math.log(Math.max(DESIRABILITY_FLOOR, ...(brief.asks.colour?.wanted ?? []).map((want) => colourLikeness(want, offer.cookedColour))))
+        Math.log(
+          Math.max(DESIRABILITY_FLOOR, ...(brief.asks.colour?.wanted ?? []).map((want) => colourLikeness(want, readColour(offer, brief)))),
+        )
       continue
     }
     const range = readTrait(key, candidate, brief)

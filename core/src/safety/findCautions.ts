@@ -65,6 +65,9 @@ function rawCautions(offer: ResolvedOffer, brief: NormalisedBrief): readonly Cau
       sentence: frozen ? say('caution.raw.frozen', FREEZING_FOR_RAW) : say('caution.raw.fresh'),
     })
   }
+  if (brief.doneness === 'rare') found.push({ kind: 'doneness', sentence: say('caution.raw.rare') })
+  if (brief.style === 'ripened' || brief.style === 'air-dried' || brief.style === 'dry-salt')
+    found.push({ kind: 'salt', sentence: say('caution.salt-time') })
   if (brief.doneness === 'moist' && !isServedRaw(brief) && offer.parasites !== 'controlled-feed' && offer.parasites !== 'low')
     found.push({ kind: 'doneness', sentence: say('caution.doneness.moist', { temperature: celsius(SAFE_C) }) })
   return found

@@ -1,4 +1,4 @@
 export { findCautions } from './findCautions.ts'
-export { estimateMercury, type MercuryEstimate } from './mercury.ts'
+export { estimateMercury, isMercuryCounted, type MercuryEstimate } from './mercury.ts'
 export { findRawRefusal, hasVulnerable, isServedRaw, type RawRefusal } from './rawSafety.ts'
 export { listSafetyNotes } from './listSafetyNotes.ts'

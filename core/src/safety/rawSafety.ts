@@ -1,11 +1,15 @@
 import type { ResolvedOffer } from '@tender-gill/contract'
 import type { NormalisedBrief } from '../facts/index.ts'
 
-type Serving = Pick<NormalisedBrief, 'method' | 'smokeHeat' | 'diners' | 'rawTreatment'>
+type Cooking = Pick<NormalisedBrief, 'method' | 'smokeHeat' | 'servedAs' | 'doneness'>
+type Serving = Cooking & Pick<NormalisedBrief, 'diners' | 'rawTreatment'>
 
-/** Whether the dish is eaten without being cooked through: raw, cured or cold-smoked. */
-export const isServedRaw = ({ method, smokeHeat }: Pick<NormalisedBrief, 'method' | 'smokeHeat'>): boolean =>
-  method === 'raw' || method === 'cure' || (method === 'smoke' && smokeHeat === 'cold')
+/**
+ * Whether the dish is eaten without being cooked through: raw, cured or cold-smoked and not heated before it is served, or left rare in the
+ * middle.
+ */
+export const isServedRaw = ({ method, smokeHeat, servedAs, doneness }: Cooking): boolean =>
+  method === 'raw' || doneness === 'rare' || (servedAs !== 'cooked' && (method === 'cure' || (method === 'smoke' && smokeHeat === 'cold')))
 
 /** Diners for whom raw and barely cooked fish is closed: children under 12, pregnant, elderly, immunocompromised. */
 export const hasVulnerable = ({ diners }: Pick<NormalisedBrief, 'diners'>): boolean =>

@@ -2,12 +2,16 @@ import type { Fact, Brief, MissingReason, OfferSheet, ResolvedOffer, Result, Sta
 import { say, type LeftOutFish, type Problem, type StandIns } from '../facts/index.ts'
 import { stateMatches } from '../gates/index.ts'
 import { byFit, createBoard, listLeftOut, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
+import { createFindSpecies } from '../brief/index.ts'
 import { ENGINE_VERSION, LADDER } from '../tables/constants.ts'
+import { EVEN_PARTS } from '../tables/formats.ts'
+import { kindOf } from '../traits/index.ts'
 import { buildLadder } from './buildLadder.ts'
 import { describeMissing, describeStandIn } from './describeStandIns.ts'
 import { findTempting } from './findTempting.ts'
 import { qualify } from './qualify.ts'
 import { bestOfSpecies, scoreEntries } from './scoreEntries.ts'
+import { boardForMissing } from './widenAsks.ts'
 
 const splitRequest = (
   request: StandInsRequest,
@@ -22,10 +26,20 @@ function withAllergy(brief: Brief, allergen: ResolvedOffer['allergen']): Brief {
   return allergies.includes(allergen) ? brief : { ...brief, diners: { ...brief.diners, allergies: [...allergies, allergen] } }
 }
 
-/** The missing fish as the dish would have had it: the offer named, else its best offer for this brief with gates ignored. */
+/** Where nothing is said, what stands in for an animal is of its kind: another allergen class never comes unasked. */
+function ofItsKind(brief: Brief, sheet: OfferSheet, species: string | undefined): Brief {
+  const missing = sheet.offers.find((offer) => offer.species === species)
+  return brief.kinds || !missing ? brief : { ...brief, kinds: [kindOf(missing)] }
+}
+
+/** The missing fish as the dish would have had it: the offer named, else the best of its body, or of the part asked for, gates ignored. */
 function pickMissing(board: Board, species: string, missingOffer: string | undefined): Entry | undefined {
-  const own = board.entries.filter(({ candidate }) => candidate.offer.species === species)
-  if (missingOffer) return own.find(({ candidate }) => candidate.offer.id === missingOffer)
+  const every = board.entries.filter(({ candidate }) => candidate.offer.species === species)
+  if (missingOffer) return every.find(({ candidate }) => candidate.offer.id === missingOffer)
+  const asked = every.filter(({ candidate: { offer } }) =>
+    board.brief.part === 'any' ? EVEN_PARTS.includes(offer.part) : offer.part === board.brief.part,
+  )
+  const own = asked.length > 0 ? asked : every
   const choice = board.brief.offers[species]
   const narrowed = own.filter(({ candidate: { offer } }) => {
     const origin = choice?.origin ?? 'any'
@@ -51,18 +65,19 @@ export function findStandIns(
   sheet: OfferSheet,
   { today }: { today: string },
 ): Result<StandIns, readonly Problem[]> {
-  const { brief, missing: name, missingOffer, because } = splitRequest(request)
+  const { brief: asked, missing: name, missingOffer, because } = splitRequest(request)
+  const species = createFindSpecies(sheet.offers)(name)
+  const brief = ofItsKind(asked, sheet, species)
   const first = createBoard(brief, sheet, today)
   if (!first.ok) return first
-  const species = first.value.findSpecies(name)
   if (!species) return { ok: false, error: [{ path: '/missing', message: say('problem.no-fish', { name }) }] }
   const known = pickMissing(first.value, species, missingOffer)
   if (!known)
     return { ok: false, error: [{ path: '/missingOffer', message: say('problem.no-offer', { offer: missingOffer ?? '', species }) }] }
   const again = because === 'allergy' ? createBoard(withAllergy(brief, known.candidate.offer.allergen), sheet, today) : first
   if (!again.ok) return again
-  const board = again.value
-  const missing = pickMissing(board, species, missingOffer) ?? known
+  const board = boardForMissing(again.value, known)
+  const missing = board.entries.find(({ candidate }) => candidate.offer.id === known.candidate.offer.id) ?? known
   return { ok: true, value: assemble(board, missing, because, { sheet, askedAs: species === name ? undefined : name }) }
 }
 

@@ -1,8 +1,8 @@
-import type { Range, TextureKey } from '@tender-gill/contract'
+import type { Range, ResolvedOffer, TextureKey } from '@tender-gill/contract'
 import type { NormalisedBrief } from '../facts/index.ts'
 import { toAxis } from '../axes/index.ts'
 import type { Scoring } from '../fit/index.ts'
-import { ALIKE, AXES, WORSE_SIDE } from '../tables/constants.ts'
+import { ALIKE, AXES, WORSE_SIDE, colourLikeness } from '../tables/constants.ts'
 import { readTrait, type Candidate } from '../traits/index.ts'
 import { TEXTURE_SET } from './textureSet.ts'
 
@@ -17,15 +17,21 @@ interface ScaleTrait {
   readonly worse: 'above' | 'below' | undefined
 }
 
-/** The traits of the flesh that a dish pulls on. */
+/** What likeness is measured along: the traits of the flesh that a dish pulls on, then what the flesh is, whatever the dish. */
 export type LikenessScale = readonly ScaleTrait[]
+
+/** What a whole fish is to the eye, beside its flesh. */
+export type Look = Pick<ResolvedOffer, 'body' | 'cookedColour'>
+
+/** What flesh is, whatever is made of it: each in full, no band to be inside of and no better side. */
+const FLESH: readonly TextureKey[] = ['firmness', 'flake', 'cohesion', 'fat', 'flavour']
 
 /** A fish on the axes of a scale: low, typical and high of each trait in turn; NaN where a trait is not known. */
 export type AxisPlaces = Float64Array
 
-/** The texture asks of a dish that pull, with the side on which each is worse. */
+/** The texture asks of a dish that pull, with the side on which each is worse, and the whole of the flesh once more. */
 export function createLikenessScale(brief: NormalisedBrief, { asks }: Scoring): LikenessScale {
-  return asks.flatMap(({ key, ask }): ScaleTrait[] => {
+  const asked = asks.flatMap(({ key, ask }): ScaleTrait[] => {
     if (!TEXTURE_SET.has(key)) return []
     const trait = key as TextureKey
     return [
@@ -39,7 +45,24 @@ export function createLikenessScale(brief: NormalisedBrief, { asks }: Scoring): 
       },
     ]
   })
+  const whole = FLESH.map((key): ScaleTrait => ({
+    ...{ key, pull: ALIKE.fleshPull, shoulder: AXES[key].shoulder, worse: undefined },
+    // An empty band: all of a difference lies outside it.
+    ...{ from: Infinity, to: -Infinity },
+  }))
+  return [...asked, ...whole]
 }
+
+/** How many builds lie between two fish in this dish: a flat or eel-like one is no round one, and served whole everybody sees it. */
+function countBuilds(a: Look, b: Look, { format }: Pick<NormalisedBrief, 'format'>): number {
+  if (format === 'mince' || format === 'frame') return 0
+  const odd = ({ body }: Look) => (body === 'flat' || body === 'eel' ? body : 'round')
+  return odd(a) === odd(b) ? 0 : format === 'whole' ? 2 : 1
+}
+
+/** What an unlike build or cooked colour leaves of the likeness of two fish, 0..1. */
+export const compareLooks = (a: Look, b: Look, brief: Pick<NormalisedBrief, 'format'>): number =>
+  Math.exp(-ALIKE.unlikeLook * (countBuilds(a, b, brief) + 1 - colourLikeness(a.cookedColour, b.cookedColour)))
 
 const ENDS: readonly (keyof Range)[] = ['low', 'typical', 'high']
 
@@ -78,7 +101,7 @@ export function measureGap(scale: LikenessScale, i: number, c: AxisPlaces, m: Ax
   )
 }
 
-/** 100 exp(-0.7 sum w delta / sum w); 100 where nothing pulls. */
+/** 100 exp(-sum w delta / sum w); 100 where nothing pulls. */
 export const toAlike = (weighted: number, pulls: number): number => (pulls > 0 ? 100 * Math.exp((-ALIKE.decay * weighted) / pulls) : 100)
 
 /** How alike a candidate is to the missing fish, 0..100, over the traits known for both. */

@@ -1,10 +1,21 @@
 import type { Brief, OfferSheet, Result, SwapLink } from '@tender-gill/contract'
 import type { Problem, SwapFish, SwapMap } from '../facts/index.ts'
+import { computeFit, withAsks } from '../fit/index.ts'
 import { describeGate } from '../gates/index.ts'
 import { byFit, createBoard, groupBySpecies, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
 import { ENGINE_VERSION } from '../tables/constants.ts'
+import { ALL_KINDS, kindOf } from '../traits/index.ts'
 import { computeStandInScore } from './computeAlike.ts'
-import { computeLikeness, createLikenessScale, measureGap, placeOnAxes, type AxisPlaces, type LikenessScale } from './likeness.ts'
+import {
+  compareLooks,
+  computeLikeness,
+  createLikenessScale,
+  measureGap,
+  placeOnAxes,
+  type AxisPlaces,
+  type LikenessScale,
+} from './likeness.ts'
+import { widenAsks } from './widenAsks.ts'
 import { toTenth, toHundredth } from '../rounding/index.ts'
 
 /** Neighbours kept for each fish: as many as a drawing round it can hold. */
@@ -38,18 +49,27 @@ function listDifferences(scale: LikenessScale, c: AxisPlaces, m: AxisPlaces): Sw
       const more = (c[i * 3 + 1] ?? 0) > (m[i * 3 + 1] ?? 0)
       return { key, gap, weight: pull * gap, step: more ? gap : -gap }
     })
-    .filter(({ gap }) => gap >= NOTICED)
+    .filter(({ key, gap }, i, all) => gap >= NOTICED && all.findIndex((other) => other.key === key) === i)
     .sort((a, b) => b.weight - a.weight)
     .map(({ key, step }) => ({ trait: key, step: toHundredth(step) }))
 }
 
+/** Where no kinds are named, an animal is swapped for one of its kind. */
+const ofItsKind = ({ entry }: Placed, all: readonly Placed[]): readonly Placed[] =>
+  all.filter((other) => kindOf(other.entry.candidate.offer) === kindOf(entry.candidate.offer))
+
 /** The nearest stand-ins of one fish among those that can do the dish. */
-function findNeighbours(missing: Placed, all: readonly Placed[], scale: LikenessScale): SwapLink[] {
+function findNeighbours(missing: Placed, able: ReadonlySet<Placed>, all: readonly Placed[], board: Board): SwapLink[] {
+  // The dish as it is served works with this fish: so its neighbours are judged.
+  const brief = { ...board.brief, asks: widenAsks(board.brief, missing.entry.candidate) }
+  const scoring = withAsks(board.scoring, brief.asks)
+  const scale = createLikenessScale(brief, scoring)
   const scored: { readonly to: number; readonly alike: number; readonly standIn: number }[] = []
   for (const [to, other] of all.entries()) {
-    if (other === missing || other.entry.gates.length > 0) continue
-    const alike = computeLikeness(scale, other.places, missing.places)
-    scored.push({ to, alike, standIn: computeStandInScore(alike, other.entry.fit.fit) })
+    if (other === missing || other.entry.gates.length > 0 || !able.has(other)) continue
+    const look = compareLooks(other.entry.candidate.offer, missing.entry.candidate.offer, brief)
+    const alike = look * computeLikeness(scale, other.places, missing.places)
+    scored.push({ to, alike, standIn: computeStandInScore(alike, computeFit(other.entry.candidate, brief, scoring).fit) })
   }
   return scored
     .sort((a, b) => b.standIn - a.standIn || a.to - b.to)
@@ -82,7 +102,7 @@ function describeFish({ entry }: Placed, board: Board, neighbours: SwapLink[]): 
  * @returns fish in the order of their scientific names, or every problem of the brief with its place
  */
 export function mapSwaps(brief: Brief, sheet: OfferSheet, { today }: { today: string }): Result<SwapMap, readonly Problem[]> {
-  const laid = createBoard(brief, sheet, today)
+  const laid = createBoard(brief.kinds ? brief : { ...brief, kinds: [...ALL_KINDS] }, sheet, today)
   if (!laid.ok) return laid
   const board = laid.value
   const scale = createLikenessScale(board.brief, board.scoring)
@@ -93,7 +113,9 @@ export function mapSwaps(brief: Brief, sheet: OfferSheet, { today }: { today: st
     ok: true,
     value: {
       brief: board.brief,
-      fish: all.map((placed) => describeFish(placed, board, findNeighbours(placed, all, scale))),
+      fish: all.map((placed) =>
+        describeFish(placed, board, findNeighbours(placed, new Set(brief.kinds ? all : ofItsKind(placed, all)), all, board)),
+      ),
       snapshot: sheet.snapshot,
       engineVersion: ENGINE_VERSION,
     },

@@ -2,6 +2,7 @@ import type { Fact, MissingReason } from '@tender-gill/contract'
 import { computePortionCost } from '../amounts/index.ts'
 import type { Board, Entry } from '../lineUp/index.ts'
 import { say } from '../facts/index.ts'
+import { MARKET_STEP } from '../tables/constants.ts'
 
 /** Which entries may stand in, and which conditions could not be checked. */
 export interface Qualified {
@@ -11,10 +12,17 @@ export interface Qualified {
 
 const costOf = ({ candidate }: Entry, board: Board) => computePortionCost(candidate.offer, candidate.form, board.brief)?.typical
 
+/** Where no price tells, how dear a fish is in the trade does: a lower class, or the same unless that is the dearest. */
+function cheaperByClass(entries: readonly Entry[], missing: Entry): Qualified {
+  const stepOf = ({ candidate }: Entry) => MARKET_STEP[candidate.offer.market ?? 'everyday']
+  const own = stepOf(missing)
+  const isCheaper = (entry: Entry) => stepOf(entry) < own || (stepOf(entry) === own && own < MARKET_STEP.premium)
+  return { entries: entries.filter(isCheaper), dropped: [say('stand-ins.unchecked.price')] }
+}
+
 function cheaperOnly(entries: readonly Entry[], missing: Entry, board: Board): Qualified {
   const limit = costOf(missing, board)
-  if (limit === undefined || entries.every((entry) => costOf(entry, board) === undefined))
-    return { entries, dropped: [say('stand-ins.unchecked.price')] }
+  if (limit === undefined || entries.every((entry) => costOf(entry, board) === undefined)) return cheaperByClass(entries, missing)
   return { entries: entries.filter((entry) => (costOf(entry, board) ?? Infinity) < limit), dropped: [] }
 }
 

@@ -1,7 +1,7 @@
 import type { TextureKey } from '@tender-gill/contract'
 import type { Board, Entry } from '../lineUp/index.ts'
 import { compareOnAxes, computeStandInScore, type TraitGap } from './computeAlike.ts'
-import { createLikenessScale, placeOnAxes } from './likeness.ts'
+import { compareLooks, createLikenessScale, placeOnAxes } from './likeness.ts'
 
 /** A passing entry as a stand-in for what is missing. */
 export interface ScoredEntry {
@@ -29,7 +29,8 @@ export function scoreEntries(entries: readonly Entry[], missing: Entry, { brief,
   const scale = createLikenessScale(brief, scoring)
   const wanted = placeOnAxes(missing.candidate, scale, brief)
   return entries.map((entry) => {
-    const { alike, gaps } = compareOnAxes(scale, placeOnAxes(entry.candidate, scale, brief), wanted)
+    const { alike: flesh, gaps } = compareOnAxes(scale, placeOnAxes(entry.candidate, scale, brief), wanted)
+    const alike = flesh * compareLooks(entry.candidate.offer, missing.candidate.offer, brief)
     return { entry, alike, differs: listDiffering(gaps), standIn: computeStandInScore(alike, entry.fit.fit) }
   })
 }

@@ -1,7 +1,18 @@
-import type { BandKey, CauseKind, CookedColour, Format, Form, MercuryClass, StorageClass, TextureKey } from '@tender-gill/contract'
+import type {
+  BandKey,
+  CauseKind,
+  CookedColour,
+  Format,
+  Form,
+  MarketPlace,
+  MercuryClass,
+  RawColour,
+  StorageClass,
+  TextureKey,
+} from '@tender-gill/contract'
 
 /** Changes whenever any number the engine works with changes, so that a stored answer names what made it. */
-export const ENGINE_VERSION = '1.6.0'
+export const ENGINE_VERSION = '2.0.0'
 
 export type AxisScale = 'linear' | 'sqrt' | 'ln'
 export interface Axis {
@@ -37,10 +48,32 @@ export const AXES: Record<BandKey, Axis> = {
     why: '1.4 times the thickness is twice the cooking time',
   },
   weight: { scale: 'ln', shoulder: Math.log(1.8), min: 1, max: 600_000, unit: 'g', why: 'nearly double the fish no longer fits the plate' },
+  offFlavour: { scale: 'linear', shoulder: 2, min: 0, max: 3, unit: '', why: 'one off-flavour is half of what spoils a plain plate' },
+  mercury: {
+    scale: 'ln',
+    shoulder: Math.log(2.5),
+    min: 0.0001,
+    max: 1000,
+    unit: 'µg a kg and week',
+    why: '2.5 times the commonly published limit is far beyond it',
+  },
+  marketClass: {
+    scale: 'linear',
+    shoulder: 2,
+    min: 0,
+    max: 2,
+    unit: '',
+    why: 'from under-used to premium is from half price to double',
+  },
   portionCost: { scale: 'ln', shoulder: Math.log(1.6), min: 0.01, max: 100_000, unit: 'money', why: 'prices are compared by ratio' },
   landings: { scale: 'linear', shoulder: 0.5, min: 0, max: 1, unit: 'of the best month', why: 'half the best month is still easily had' },
   condition: { scale: 'linear', shoulder: 4, min: 0, max: 10, unit: '', why: 'spent fish is thin, not spoilt' },
   stock: { scale: 'linear', shoulder: 50, min: 0, max: 100, unit: 'of 100', why: 'a wish; the floor is a gate of its own' },
+}
+
+/** Raw flesh as it is held against wanted colours, where it is eaten barely warmed. */
+export const RAW_AS_COOKED: Record<RawColour, CookedColour> = {
+  ...{ white: 'white', ivory: 'ivory', grey: 'grey', tan: 'tan', pink: 'pink', orange: 'pink', red: 'red', dark: 'dark' },
 }
 
 /** Desirability never falls to nothing, so that one failing is heavy and still comparable. */
@@ -95,7 +128,11 @@ export const ALIKE = {
   outsideBand: 1,
   worseSide: 1.5,
   cap: 2,
-  decay: 0.7,
+  /** What the flesh is counts once more, whatever the dish asks: each of the five with this pull, in full. */
+  fleshPull: 1,
+  decay: 1,
+  /** What a step of unlike build or cooked colour takes off, as the logarithm. */
+  unlikeLook: 0.1,
   alikeExponent: 0.6,
   fitExponent: 0.4,
 } as const
@@ -151,12 +188,17 @@ export const STEAK_FACTOR = { round: 4.2, deep: 4.4, flat: 2.4, eel: 2.6 } as co
 /** A steak should be at least this share of a raw portion: two small ones a plate, not three. */
 export const LEAST_STEAK_SHARE = 0.5
 export const DEFAULT_STEAK_MM = 25
+/** Rounds of an eel: at least this thick, and this many to a portion's piece. Compiled. */
+export const EEL_ROUND_MM = 40
+export const EEL_ROUNDS = 2
 
 /** Cooked share of a whole fish's weight, for the size that serves n. */
 export const WHOLE_COOKED_SHARE = 0.45
 export const WHOLE_SIZE_SPREAD = 0.25
 /** The size gate is looser than the size ask: a fish a quarter off can still be asked for. */
 export const SIZE_MUST_RATIO = 1.25
+/** A fish this many times too small is served in number; beyond it is another dish. */
+export const SIZE_SMALL_RATIO = 3
 
 export const CHILD_PORTION = 0.6
 export const DEFAULT_PORTION_G = 150
@@ -181,6 +223,8 @@ export const MERCURY_UG_PER_G: Record<MercuryClass, readonly [number, number, nu
   unknown: [0.01, 0.16, 1],
 }
 export const MERCURY_LIMIT_UG_PER_KG_WEEK = { low: 0.7, typical: 1.3, high: 1.6 } as const
+/** Dose of one portion up to which nobody need count, µg for each kg of body weight: the strictest of the published limits. */
+export const MERCURY_WISH_UG_PER_KG = 0.7
 export const BODY_KG = { adult: 60, child: 20 } as const
 
 /** Stock standing. */
@@ -207,3 +251,13 @@ export const FORMS_FOR: Record<Format, readonly Form[]> = {
   mince: ['fillet-skinless', 'fillet-skin-on', 'loin', 'gutted', 'whole'],
   frame: ['frame', 'gutted', 'whole'],
 }
+
+/** How dear a fish is in the trade, as it is asked for: the cheaper the lower. */
+export const MARKET_STEP: Record<MarketPlace, number> = { 'under-used': 0, everyday: 1, premium: 2 }
+
+/** Warmth that histamine formers do not stand, °C, and the hours above it that commonly published guidance allows, on its strict side. */
+export const HISTAMINE_LIMITS = [
+  { aboveC: 21, hours: 2 },
+  { aboveC: 10, hours: 4 },
+  { aboveC: 4.4, hours: 8 },
+] as const

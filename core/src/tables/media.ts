@@ -58,6 +58,6 @@ export const WHOLE_DEPTH_SHARE: { readonly [M in Method]?: number } = { 'roast-w
 export const WHOLE_RATIOS: Record<Body, readonly [number, number]> = { round: [1.9, 6], deep: [2.6, 6], flat: [6, 10], eel: [1.1, 20] }
 
 /** Highest temperature of the middle, by how far a dish is cooked, degrees C. */
-export const DONE_C = { set: 63, moist: 54 } as const
+export const DONE_C = { set: 63, moist: 54, rare: 30 } as const
 /** Fish goes in from the fridge, degrees C. */
 export const FRIDGE_C = 8

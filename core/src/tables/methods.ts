@@ -1,42 +1,17 @@
-import type { AskKey, BandKey, Brief, CookedColour, Format, Method, Part } from '@tender-gill/contract'
-
-/** One default ask of a method, with the cook's reason for it. Bounds left out are open. */
-export interface DefaultAsk {
-  readonly from?: number
-  readonly to?: number
-  readonly pull: number
-  /** A bound no score buys back; looser than the band. */
-  readonly must?: { readonly from?: number; readonly to?: number }
-  readonly why: string
-}
-export type DefaultAsks = { readonly [K in BandKey]?: DefaultAsk } & {
-  readonly colour?: { readonly wanted: readonly CookedColour[]; readonly pull: number; readonly why: string }
-}
+import type { Format, Method, Part } from '@tender-gill/contract'
+import { band, from, upTo, type AskPatches, type DefaultAsks } from './askTable.ts'
 
 export type Heat = 'contact' | 'fierce' | 'dry' | 'steam' | 'water' | 'fat' | 'none'
 export interface MethodEntry {
   readonly asks: DefaultAsks
   /** Where a cut changes what the method asks: field by field over `asks`. */
-  readonly byFormat?: { readonly [F in Format]?: { readonly [K in AskKey]?: Partial<DefaultAsk> } }
+  readonly byFormat?: { readonly [F in Format]?: AskPatches }
   /** Parts of a fish to ask for first, where several do equally well; the even middle of it where nothing is said. */
   readonly parts?: { readonly first: readonly Part[]; readonly why: string }
   /** Fraction of raw weight left on the plate. */
   readonly cookingYield: number
   readonly heat: Heat
 }
-
-const ask = (from: number | undefined, to: number | undefined, pull: number, why: string, must?: DefaultAsk['must']): DefaultAsk => ({
-  ...(from === undefined ? {} : { from }),
-  ...(to === undefined ? {} : { to }),
-  pull,
-  why,
-  ...(must ? { must } : {}),
-})
-const from = (edge: number, pull: number, why: string, must?: number) =>
-  ask(edge, undefined, pull, why, must === undefined ? undefined : { from: must })
-const upTo = (edge: number, pull: number, why: string, must?: number) =>
-  ask(undefined, edge, pull, why, must === undefined ? undefined : { to: must })
-const band = (low: number, high: number, pull: number, why: string) => ask(low, high, pull, why)
 
 const fewBones = (pull = 3) => upTo(2, pull, 'a guest should not have to pick')
 const eatenOffTheBone = { to: 5, pull: 2, why: 'eaten off the frame, so some bones are expected' }
@@ -47,7 +22,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     heat: 'contact',
     cookingYield: 0.82,
     asks: {
-      cohesion: from(5.5, 4, 'it is turned once with a slice and must lift whole', 2.5),
+      cohesion: from(5.2, 4, 'it is turned once with a slice and must lift whole', 1.8),
       firmness: band(4.5, 7.5, 2, 'some spring under the crust'),
       tolerance: from(5, 3, 'a hot pan leaves a minute between done and dry'),
       fat: band(2, 14, 1, 'a little of its own fat keeps it moist'),
@@ -66,14 +41,20 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     heat: 'contact',
     cookingYield: 0.82,
     asks: {
-      cohesion: from(4.5, 3, 'coated, turned once, lifted out', 2),
-      firmness: band(3.5, 6.5, 2, 'tender inside the crust'),
+      cohesion: from(3.7, 3, 'coated, turned once, lifted out', 1.1),
+      firmness: band(3, 6.5, 2, 'tender inside the crust'),
+      flake: upTo(6.5, 1, 'fine flesh lies flat under its flour'),
+      thickness: upTo(19, 2, 'thin fillets are done when the flour is brown'),
       fat: upTo(5, 2, 'lean flesh, since the pan brings the fat'),
       flavour: upTo(4.5, 2, 'butter and crumb want a mild fish'),
-      tolerance: from(3.5, 1, 'the coat forgives a little'),
+      tolerance: from(3.2, 1, 'the coat forgives a little'),
       bones: fewBones(),
     },
-    byFormat: { whole: { bones: eatenOffTheBone }, steak: { bones: { to: 4, pull: 2 } } },
+    byFormat: {
+      whole: { bones: eatenOffTheBone, thickness: { pull: 0 } },
+      portion: { thickness: { to: 26 } },
+      steak: { bones: { to: 4, pull: 2 } },
+    },
   },
   'deep-fry': {
     heat: 'fat',
@@ -82,7 +63,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
       flake: band(6, 9.2, 3, 'white flakes that steam open inside the batter'),
       fat: upTo(2.5, 3, 'lean: oily flesh in oil cloys'),
       flavour: upTo(3.2, 3, 'clean taste under the crust'),
-      cohesion: from(4.3, 3, 'must not fall to bits in the basket', 2),
+      cohesion: from(4, 3, 'must not fall to bits in the basket', 1.1),
       firmness: band(3.5, 6.2, 1, 'tender against the crunch'),
       colour: { wanted: ['white', 'ivory'], pull: 1, why: 'white flesh is what the crust promises' },
       bones: upTo(1.5, 4, 'eaten with the fingers, without looking'),
@@ -102,11 +83,11 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     cookingYield: 0.76,
     parts: { first: ['collar', 'belly'], why: 'collar and belly carry the fat that fierce heat asks for' },
     asks: {
-      cohesion: from(6, 5, 'it has to come off the bars in one piece', 4),
+      cohesion: from(6.2, 5, 'it has to come off the bars in one piece', 3.7),
       firmness: from(6, 3, 'firm flesh stands the turning'),
-      fat: band(3, 14, 3, 'fat bastes it under fierce heat'),
-      tolerance: from(5, 2, 'coals are never even'),
-      flavour: band(2.5, 8, 1, 'enough taste to stand up to smoke'),
+      fat: band(2, 16, 2, 'fat bastes it under fierce heat'),
+      tolerance: from(4, 2, 'coals are never even'),
+      flavour: band(1.5, 8, 1, 'enough taste to stand up to smoke'),
       flake: upTo(6, 1, 'large flakes drop through the bars'),
       bones: fewBones(),
     },
@@ -117,7 +98,20 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
         bones: eatenOffTheBone,
       },
       portion: { thickness: { from: 20, pull: 1, why: 'thick pieces char before they dry' } },
-      steak: { bones: { to: 4, pull: 2, why: 'a steak keeps its round of bone' } },
+      steak: {
+        fat: { from: 0.8, pull: 1, why: 'a thick steak keeps its juice' },
+        tolerance: { from: 2, pull: 1, why: 'a steak is turned once and taken off' },
+        firmness: { from: 6.5, why: 'a steak is eaten for its bite' },
+        flake: { to: 8 },
+        bones: { to: 4, pull: 2, why: 'a steak keeps its round of bone' },
+      },
+      chunk: {
+        cohesion: { from: 7, why: 'it hangs on a skewer and is turned by it' },
+        firmness: { from: 7, why: 'a skewer asks for bite' },
+        flake: { to: 4, pull: 2, why: 'flakes leave the skewer' },
+        fat: { from: 0.5, pull: 1, why: 'it is basted as it turns' },
+        tolerance: { from: 2.5, pull: 1, why: 'small pieces are watched' },
+      },
       'fillet-skin-on': { skin: { from: 4, pull: 2, why: 'the skin lies on the bars' } },
     },
   },
@@ -128,7 +122,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     asks: {
       fat: band(6, 22, 4, 'the heat is dry and from above; fat answers it'),
       tolerance: from(6, 3, 'the top is hot before the middle is warm'),
-      cohesion: from(3.5, 2, 'it stays on its tray and is lifted once', 1.5),
+      cohesion: from(3, 2, 'it stays on its tray and is lifted once', 0.8),
       firmness: band(3.5, 8, 1, 'any but mush'),
       flavour: band(2, 8, 1, 'glaze and char cover both ends'),
       bones: fewBones(),
@@ -142,10 +136,10 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     heat: 'dry',
     cookingYield: 0.8,
     asks: {
-      tolerance: from(5, 3, 'nobody stands over an oven'),
-      cohesion: from(5, 3, 'it must move from tray to plate', 2),
-      firmness: band(5, 8.5, 2, 'it should carve or flake, not slump'),
-      fat: band(1.5, 14, 2, 'dry heat takes water; fat keeps the bite'),
+      tolerance: from(4, 3, 'nobody stands over an oven'),
+      cohesion: from(4.6, 3, 'it must move from tray to plate', 1.1),
+      firmness: band(4.5, 8.5, 2, 'it should carve or flake, not slump'),
+      fat: band(0.8, 16, 1, 'dry heat takes water; fat keeps the bite'),
       thickness: from(26, 2, 'thick pieces roast, thin ones dry'),
       flavour: band(1.5, 7, 1, 'tray juices take most flavours'),
       bones: fewBones(),
@@ -159,7 +153,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
       tolerance: from(5, 2, 'the thick back sets the clock, the tail waits'),
       firmness: band(4.5, 7, 2, 'fillets should lift off the frame'),
       cohesion: from(5, 2, 'it is carried to the table'),
-      fat: band(2.5, 12, 2, 'a lean fish dries before the bone lets go'),
+      fat: band(1.5, 14, 2, 'a lean fish dries before the bone lets go'),
       skin: from(6, 2, 'the skin is half of the dish'),
       flavour: band(2, 6.5, 1, 'it is eaten almost plain'),
       bones: upTo(4, 3, 'a clean skeleton makes it easy at the table'),
@@ -172,8 +166,8 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
       firmness: band(3.5, 6, 2, 'silk, not chew'),
       flavour: upTo(3.5, 3, 'steam hides nothing'),
       fat: band(1, 8, 2, 'a little fat for gloss, too much tastes of oil'),
-      tolerance: from(5, 2, 'steam is fierce and quick'),
-      cohesion: from(4, 2, 'it is lifted on its plate', 1.5),
+      tolerance: from(4, 2, 'steam is fierce and quick'),
+      cohesion: from(3.7, 2, 'it is lifted on its plate', 0.5),
       collagen: from(4, 1, 'a little gelatine makes it glossy'),
       bones: fewBones(),
     },
@@ -188,7 +182,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
       fat: band(1.5, 8, 2, 'a little fat for gloss'),
       tolerance: from(4.5, 2, 'the back must be done before the belly is over'),
       collagen: from(4, 1, 'skin and head are eaten for it'),
-      cohesion: from(4, 1, 'it must lie on the plate as a fish'),
+      cohesion: from(3.7, 1, 'it must lie on the plate as a fish'),
       bones: upTo(4, 3, 'forked bones in soft flesh are the worst kind'),
     },
   },
@@ -196,11 +190,11 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     heat: 'steam',
     cookingYield: 0.85,
     asks: {
-      fat: band(2, 15, 2, 'it bastes in its own juice'),
+      fat: band(0.5, 15, 1, 'it bastes in its own juice'),
       firmness: band(3.5, 7, 2, 'soft enough to eat with a spoon'),
-      tolerance: from(5, 2, 'nobody sees into the parcel'),
-      cohesion: from(3.5, 1, 'the wrap holds it'),
-      flavour: band(2, 7, 1, 'paste and leaf carry a fair deal'),
+      tolerance: from(4, 2, 'nobody sees into the parcel'),
+      cohesion: from(3, 1, 'the wrap holds it'),
+      flavour: band(1.2, 7, 1, 'paste and leaf carry a fair deal'),
       bones: fewBones(),
     },
     byFormat: { whole: { bones: eatenOffTheBone } },
@@ -211,7 +205,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     asks: {
       flake: band(5, 9, 3, 'it is eaten in flakes'),
       flavour: upTo(4.2, 3, 'milk or broth wants a mild fish'),
-      cohesion: from(3.8, 3, 'it has to leave the pan', 1.5),
+      cohesion: from(3.4, 3, 'it has to leave the pan', 0.5),
       firmness: band(3.5, 6.5, 2, 'tender, in pieces'),
       fat: upTo(10, 1, 'oil floats out and clouds the liquor'),
       tolerance: from(3.5, 2, 'a shiver too long is soon done'),
@@ -224,7 +218,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     cookingYield: 0.8,
     asks: {
       tolerance: from(6, 5, 'it cooks past done, on purpose'),
-      cohesion: from(6.5, 4, 'it must not shred into the sauce', 4),
+      cohesion: from(6.9, 4, 'it must not shred into the sauce', 3.7),
       firmness: band(6, 9, 3, 'soft flesh turns to porridge'),
       collagen: from(5, 2, 'it gives the sauce its body'),
       fat: band(1, 14, 1, 'dry dense fish suffers in long heat'),
@@ -238,7 +232,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     heat: 'water',
     cookingYield: 0.8,
     asks: {
-      cohesion: from(6.5, 5, 'pieces must stay whole under the ladle', 4),
+      cohesion: from(6.9, 5, 'pieces must stay whole under the ladle', 3.7),
       firmness: from(6, 3, 'something to bite among the broth'),
       tolerance: from(5.3, 3, 'a pot waits for guests'),
       collagen: from(4.5, 2, 'gelatine makes the broth cling'),
@@ -253,11 +247,11 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     cookingYield: 0.8,
     asks: {
       flake: band(5.5, 9, 3, 'broad white flakes are the point'),
-      cohesion: from(4.8, 4, 'it should be found in the bowl, not dissolved', 2.5),
+      cohesion: from(4, 4, 'it should be found in the bowl, not dissolved', 1.5),
       fat: upTo(2.5, 3, 'cream brings the fat'),
       flavour: upTo(3.3, 3, 'mild against milk and potato'),
-      firmness: band(4.5, 7, 2, 'to hold when stirred'),
-      tolerance: from(3.8, 1, 'added last, but a bowl keeps cooking'),
+      firmness: band(4, 7, 2, 'to hold when stirred'),
+      tolerance: from(3.3, 1, 'added last, but a bowl keeps cooking'),
       colour: { wanted: ['white', 'ivory'], pull: 1, why: 'white in a white soup' },
       bones: upTo(1, 5, 'a spoon finds every bone'),
     },
@@ -266,8 +260,8 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     heat: 'water',
     cookingYield: 0.8,
     asks: {
-      cohesion: from(5.8, 5, 'it simmers and is served from the pot', 3.5),
-      firmness: band(5, 8.5, 3, 'bite against the sauce'),
+      cohesion: from(6, 5, 'it simmers and is served from the pot', 3),
+      firmness: band(5.5, 8.8, 3, 'bite against the sauce'),
       tolerance: from(5, 2, 'it stands in hot gravy'),
       flavour: band(2.5, 7.5, 1, 'spice carries a stronger fish'),
       fat: band(1, 12, 1, 'a little fat carries the spice'),
@@ -282,7 +276,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
       firmness: band(4, 7.5, 2, 'low heat does not firm a soft fish'),
       fat: band(3, 18, 2, 'fat turns to silk at low heat'),
       flavour: band(1.5, 5.5, 2, 'the bag keeps every flavour in'),
-      cohesion: from(4, 2, 'it is handled out of the bag'),
+      cohesion: from(3.7, 2, 'it is handled out of the bag'),
       thickness: from(24, 2, 'worth the bath only when thick'),
       bones: upTo(1, 4, 'a neat portion has none'),
     },
@@ -293,8 +287,8 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     asks: {
       rawBite: from(7, 5, 'a clean slice that stands', 4),
       bones: upTo(0.8, 5, 'not one', 4),
-      flavour: band(1, 5, 3, 'clean and sweet'),
-      fat: band(1.5, 18, 2, 'some fat for the tongue'),
+      flavour: band(0.8, 5.2, 3, 'clean and sweet'),
+      fat: band(0.8, 18, 2, 'some fat for the tongue'),
     },
   },
   cure: {
@@ -316,7 +310,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     asks: {
       fat: band(8, 26, 5, 'fat takes the smoke and keeps it moist'),
       flavour: band(3.5, 8.5, 2, 'a mild fish tastes only of smoke'),
-      cohesion: from(3.5, 2, 'it hangs or lies on a rack'),
+      cohesion: from(3, 2, 'it hangs or lies on a rack'),
       firmness: band(3.5, 7.5, 1, 'it should flake, not crumble'),
       bones: upTo(3.5, 2, 'bones are lifted after smoking'),
     },
@@ -338,74 +332,16 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     heat: 'water',
     cookingYield: 1,
     asks: {
-      collagen: from(7, 5, 'gelatine is what a broth is made for'),
+      collagen: from(4.5, 4, 'gelatine is what a broth is made for'),
       fat: upTo(3, 4, 'oily frames turn it rank', 10),
       flavour: upTo(3.8, 4, 'clean, or it cannot be reduced'),
     },
   },
 }
 
-export type GridCell = 'allowed' | 'odd' | 'impossible'
-const row = (allowed: readonly Format[], odd: readonly Format[]): Partial<Record<Format, GridCell>> => ({
-  ...Object.fromEntries(allowed.map((format) => [format, 'allowed'])),
-  ...Object.fromEntries(odd.map((format) => [format, 'odd'])),
-})
-const fillets = ['fillet-skin-on', 'fillet-skinless'] as const
-
-/** Which cuts suit which method, the most usual first; what is in neither list is impossible. */
-const GRID: Record<Method, Partial<Record<Format, GridCell>>> = {
-  'pan-sear': row(['portion', ...fillets, 'steak', 'whole'], ['chunk', 'slice']),
-  'shallow-fry': row([...fillets, 'portion', 'whole', 'steak'], ['chunk', 'slice', 'mince']),
-  'deep-fry': row(['portion', ...fillets, 'chunk', 'whole'], ['steak', 'slice', 'mince', 'frame']),
-  grill: row(['portion', 'steak', 'whole', 'fillet-skin-on', 'chunk'], ['fillet-skinless', 'slice', 'mince']),
-  broil: row(['portion', ...fillets, 'steak', 'whole', 'chunk'], ['slice']),
-  roast: row(['portion', ...fillets, 'steak', 'whole', 'chunk'], ['slice']),
-  'roast-whole': row(['whole'], []),
-  steam: row(['portion', ...fillets, 'steak', 'chunk', 'whole'], ['slice', 'mince']),
-  'steam-whole': row(['whole'], []),
-  'wrap-steam': row(['portion', ...fillets, 'whole', 'steak', 'chunk'], ['slice', 'mince']),
-  poach: row(['portion', ...fillets, 'chunk', 'steak', 'whole'], ['slice', 'mince']),
-  braise: row(['steak', 'chunk', 'portion', 'whole'], [...fillets, 'slice', 'frame']),
-  stew: row(['chunk', 'steak', 'portion'], ['whole', ...fillets, 'slice', 'mince', 'frame']),
-  chowder: row(['chunk', 'portion', ...fillets], ['whole', 'steak', 'slice', 'mince']),
-  curry: row(['chunk', 'steak', 'portion', ...fillets, 'whole'], ['slice', 'mince', 'frame']),
-  'sous-vide': row(['portion', ...fillets, 'steak', 'chunk'], ['whole', 'slice']),
-  raw: row(['slice', 'chunk', 'fillet-skinless', 'mince'], ['portion', 'fillet-skin-on', 'steak']),
-  cure: row([...fillets, 'portion', 'slice'], ['whole', 'chunk', 'steak']),
-  smoke: row([...fillets, 'whole', 'portion', 'steak', 'chunk'], ['slice', 'frame']),
-  mince: row(['mince'], [...fillets, 'chunk', 'portion', 'slice']),
-  broth: row(['frame'], ['whole', 'steak', 'chunk', ...fillets, 'portion']),
-}
-
-/** Every way of cooking, in the order of the table. */
-export const METHODS_IN_ORDER = Object.keys(METHOD_TABLE) as readonly Method[]
-
-/** Cuts that suit a method, the most usual first. */
-export const usualFormats = (method: Method): readonly Format[] =>
-  (Object.keys(GRID[method]) as Format[]).filter((format) => GRID[method][format] === 'allowed')
-
-/** Whether a cut suits a method: allowed, odd (said as a caution) or impossible (refused). */
-export const gridCell = (method: Method, format: Format): GridCell => GRID[method][format] ?? 'impossible'
-
-/** Heaviest fish that is cooked whole, g: what fits a pan, a fryer, a steamer, bars, an oven or a smoker. Compiled. */
-const WHOLE_MOST_G: Partial<Record<Method, number>> = {
-  'pan-sear': 500,
-  'shallow-fry': 500,
-  'deep-fry': 700,
-  'steam-whole': 1500,
-  steam: 1500,
-  roast: 4000,
-  'roast-whole': 4000,
-  smoke: 4000,
-  braise: 2500,
-}
-const WHOLE_USUAL_G = 1200
-const WHOLE_LEAST_G = 5
-
-/** A method in one of its cuts with nothing else asked: what a fish is good for by itself. A whole fish must be of a size that is so cooked. */
-export const createPlainBrief = (method: Method, format: Format): Brief => ({
-  dish: method,
-  method,
-  format,
-  ...(format === 'whole' ? { wholeWeightG: { from: WHOLE_LEAST_G, to: WHOLE_MOST_G[method] ?? WHOLE_USUAL_G } } : {}),
-})
+/** Ways of cooking in which nobody sees which fish it is: a dear one is wasted there. */
+export const HIDES_THE_FISH: ReadonlySet<Method> = new Set<Method>(['mince', 'chowder', 'broth'])
+/** Ways of cooking that cover or ask for a taste of earth, sea or ammonia. */
+export const HIDES_OFF_FLAVOURS: ReadonlySet<Method> = new Set<Method>(['curry', 'smoke', 'broth'])
+/** Ways of cooking in which a whole fish may be of any size, where nothing is said. */
+export const ANY_SIZE: ReadonlySet<Method> = new Set<Method>(['broth', 'cure', 'smoke', 'mince'])

@@ -1,7 +1,18 @@
-import { ALLERGENS, BAND_KEYS, FORMATS, METHODS, type BandKey, type Brief, type FleshKey, type ResolvedOffer } from '@tender-gill/contract'
+import {
+  ALLERGENS,
+  BAND_KEYS,
+  FORMATS,
+  METHODS,
+  type BandKey,
+  type Brief,
+  type FleshKey,
+  type OffFlavour,
+  type ResolvedOffer,
+} from '@tender-gill/contract'
 import fc from 'fast-check'
 import { AXES } from '../tables/constants.ts'
-import { gridCell } from '../tables/methods.ts'
+import { gridCell } from '../tables/cuts.ts'
+import { listStyles } from '../tables/styles.ts'
 import { buildOffer } from './builders.ts'
 
 const FLESH: readonly FleshKey[] = ['firmness', 'flake', 'cohesion', 'flavour', 'tolerance', 'collagen', 'skin', 'binding', 'rawBite']
@@ -27,6 +38,10 @@ export const offersArbitrary = (minLength: number, maxLength: number): fc.Arbitr
         allergen: fc.constantFrom(...ALLERGENS),
         waxEster: fc.boolean(),
         bivalve: fc.boolean(),
+        market: fc.constantFrom('premium' as const, 'everyday' as const, 'under-used' as const),
+        scales: fc.constantFrom('none' as const, 'fine' as const, 'large' as const),
+        offFlavours: fc.constantFrom<OffFlavour[]>([], ['earthy']),
+        mercury: fc.constantFrom('low' as const, 'high' as const, 'very-high' as const),
       }),
       { minLength, maxLength },
     )
@@ -70,10 +85,26 @@ const dinersArbitrary = fc.record({
   children: fc.constantFrom(0, 0, 2),
   pregnant: fc.constantFrom(0, 0, 1),
   elderly: fc.constantFrom(0, 0, 1),
+  finsAndScales: fc.constantFrom(false, false, true),
+  portionsAWeek: fc.constantFrom(1, 3),
   boneShy: fc.boolean(),
   dislikesStrongFish: fc.boolean(),
   allergies: fc.uniqueArray(fc.constantFrom(...ALLERGENS), { maxLength: 2 }),
 })
+
+/** What a brief may say of money, water, parts and kinds; mostly nothing. */
+const saidArbitrary = fc.record(
+  {
+    spend: fc.constantFrom('any' as const, 'everyday' as const, 'least' as const),
+    spendMust: fc.boolean(),
+    habitat: fc.constantFrom('any' as const, 'sea' as const, 'fresh' as const),
+    part: fc.constantFrom('any' as const, 'body' as const, 'tail' as const, 'belly' as const),
+    kinds: fc.uniqueArray(fc.constantFrom('fish' as const, 'crustacean' as const, 'cephalopod' as const, 'bivalve' as const), {
+      minLength: 1,
+    }),
+  },
+  { requiredKeys: [] },
+)
 
 /** Briefs that make sense: every method, cut, diner and leaning, with asks of their own. */
 export const briefArbitrary: fc.Arbitrary<Brief> = fc
@@ -88,5 +119,19 @@ export const briefArbitrary: fc.Arbitrary<Brief> = fc
     longCooking: fc.boolean(),
     wholeServes: fc.constantFrom(null, 1, 2),
     seed: fc.integer({ min: 0, max: 1000 }),
+    style: fc.nat(),
+    cooked: fc.boolean(),
+    rare: fc.constantFrom(false, false, true),
+    said: saidArbitrary,
   })
-  .map(({ pair, ...rest }) => ({ dish: 'Any', ...pair, ...rest, covers: 6, draws: 100 }) as Brief)
+  .map(({ pair, style, cooked, rare, said, ...rest }) => {
+    const styles = listStyles(pair.method)
+    const { children, pregnant, elderly } = rest.diners
+    const mayBeCooked = pair.method === 'cure' || (pair.method === 'smoke' && rest.smokeHeat === 'cold')
+    return {
+      ...{ dish: 'Any', ...pair, ...rest, ...said, covers: 6, draws: 100 },
+      ...(styles.length > 0 ? { style: styles[style % styles.length] } : {}),
+      ...(mayBeCooked && cooked ? { servedAs: 'cooked' } : {}),
+      ...(rare && children + pregnant + elderly === 0 ? { doneness: 'rare' } : {}),
+    } as Brief
+  })

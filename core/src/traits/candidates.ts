@@ -9,6 +9,7 @@ export interface Candidate {
 }
 
 const SKINLESS: ReadonlySet<Form> = new Set<Form>(['fillet-skinless', 'loin'])
+const COLLAR_FORMS: readonly Form[] = ['steak']
 const READY_FOR_STEAK: ReadonlySet<Form> = new Set<Form>(['steak', 'loin'])
 
 /**
@@ -22,6 +23,8 @@ export function findForms(offer: ResolvedOffer, brief: NormalisedBrief): readonl
   // Fillets with their skin on are cut at home only from what is sold so anywhere: shellfish have none, and some skins must come off.
   if ((brief.format === 'fillet-skin-on' || needsSkin) && !isSold('fillet-skin-on') && brief.format !== 'whole' && brief.format !== 'steak')
     return []
+  // A collar is sold as one thick piece, and eaten as that.
+  if (offer.part === 'collar') return brief.format === 'portion' || brief.format === 'chunk' ? COLLAR_FORMS.filter(isSold) : []
   const readyOnly = brief.format === 'steak' && offer.bones.steak === null
   return FORMS_FOR[brief.format].filter(
     (form) => isSold(form) && !(needsSkin && SKINLESS.has(form)) && (!readyOnly || READY_FOR_STEAK.has(form)),

@@ -1,6 +1,8 @@
-import type { AskKey, BandKey, BoneCut, Format, Range, ResolvedOffer } from '@tender-gill/contract'
+import type { AskKey, BandKey, BoneCut, CookedColour, Format, Range, ResolvedOffer } from '@tender-gill/contract'
 import type { NormalisedBrief } from '../facts/index.ts'
 import { computePortionCost } from '../amounts/computePortionCost.ts'
+import { estimateMercury } from '../safety/mercury.ts'
+import { MARKET_STEP, RAW_AS_COOKED } from '../tables/constants.ts'
 import type { Candidate } from './candidates.ts'
 
 const BONE_CUT: Record<Format, BoneCut> = {
@@ -47,6 +49,17 @@ function readMarket(key: BandKey, { offer, form }: Candidate, brief: NormalisedB
   }
 }
 
+/** Whole weight as it is asked for: of the sizes sold the one nearest to what is wanted, since a buyer picks it; all of them where none is. */
+function readWeight({ weightG }: ResolvedOffer, brief: NormalisedBrief): Range {
+  const ask = brief.asks.weight
+  if (!ask || (ask.from === null && ask.to === null)) return weightG
+  const { low, typical, high } = weightG
+  const least = Math.max(low, ask.from ?? low)
+  const most = Math.min(high, ask.to ?? high)
+  if (least <= most) return flat(Math.min(most, Math.max(least, typical)))
+  return flat(ask.from !== null && high < ask.from ? high : low)
+}
+
 /** What a candidate gives on one ask, in the trait's unit; null when it is not known. */
 export function readTrait(key: BandKey, candidate: Candidate, brief: NormalisedBrief): Range | null {
   const { offer } = candidate
@@ -56,7 +69,13 @@ export function readTrait(key: BandKey, candidate: Candidate, brief: NormalisedB
     case 'thickness':
       return offer.depthMm
     case 'weight':
-      return offer.weightG
+      return readWeight(offer, brief)
+    case 'offFlavour':
+      return flat(offer.offFlavours?.length ?? 0)
+    case 'mercury':
+      return estimateMercury(offer.mercury, brief) ?? null
+    case 'marketClass':
+      return flat(MARKET_STEP[offer.market ?? 'everyday'])
     case 'portionCost':
     case 'landings':
     case 'condition':
@@ -66,5 +85,9 @@ export function readTrait(key: BandKey, candidate: Candidate, brief: NormalisedB
       return offer.traits[key]
   }
 }
+
+/** The colour that is seen on the plate: the cooked one, or that of the raw flesh where the middle stays so. */
+export const readColour = ({ rawColour, cookedColour }: ResolvedOffer, { doneness }: Pick<NormalisedBrief, 'doneness'>): CookedColour =>
+  doneness === 'rare' ? RAW_AS_COOKED[rawColour] : cookedColour
 
 export const isMarketKey = (key: AskKey): boolean => key === 'portionCost' || key === 'landings' || key === 'condition' || key === 'stock'

@@ -2,7 +2,7 @@ import { createOfferSheet } from '@tender-gill/catalogue'
 import { BAND_KEYS, FORMATS, METHODS, type Format } from '@tender-gill/contract'
 import { describe, expect, it } from 'vitest'
 import { createFindSpecies, normaliseBrief } from '../brief/index.ts'
-import { gridCell } from '../tables/methods.ts'
+import { gridCell } from '../tables/cuts.ts'
 import { TODAY, buildBrief, buildOffer, must } from '../testing/builders.ts'
 import { findForms, readBones, readTrait } from './index.ts'
 

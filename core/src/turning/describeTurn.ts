@@ -1,5 +1,5 @@
-import type { BandKey, Fact, Quantity } from '@tender-gill/contract'
-import { figure, money, say, share, term, trait, type TurningPoint } from '../facts/index.ts'
+import type { BandKey, Fact, Opening, Quantity } from '@tender-gill/contract'
+import { figure, money, say, share, term, trait, type NormalisedAsk, type TurningPoint } from '../facts/index.ts'
 import { fromAxis } from '../axes/index.ts'
 import type { Turn } from './nearest.ts'
 import type { Field } from './runners.ts'
@@ -11,6 +11,12 @@ function describePrice(fish: string, other: string, factor: number, cost: Quanti
     ? say(more ? 'turn.price.more.unknown' : 'turn.price.less.unknown', { fish, other, by })
     : say(more ? 'turn.price.more' : 'turn.price.less', { fish, other, by, cost })
 }
+
+/** The rest of an ask as it stands, said on purpose: a wish that lowers would count for nothing else. */
+const asItStands = (path: string, ask: NormalisedAsk | undefined, moved?: 'from' | 'to'): readonly Opening[] => [
+  ...(['from', 'to'] as const).flatMap((end) => (ask && end !== moved ? [{ path: `${path}/${end}`, value: ask[end] }] : [])),
+  { path: `${path}/loosens`, value: true },
+]
 
 /** A turn as a fact, and written into the brief. */
 export function describeTurn(turn: Turn, field: Field): TurningPoint {
@@ -39,7 +45,10 @@ export function describeTurn(turn: Turn, field: Field): TurningPoint {
       kind: 'pull',
       from: scored?.ask.pull ?? 0,
       to: value,
-      opens: [{ path: `${path}/pull`, value: move.to }],
+      opens:
+        key === 'colour'
+          ? [{ path: '/colour/pull', value: move.to }]
+          : [{ path: `${path}/pull`, value: move.to }, ...asItStands(path, scored?.ask)],
       sentence: say('turn.pull', {
         fish: first.common,
         ask: term('ask', key),
@@ -54,7 +63,7 @@ export function describeTurn(turn: Turn, field: Field): TurningPoint {
     kind: 'edge',
     from: before,
     to: edge,
-    opens: [{ path: `${path}/${move.end}`, value: move.to }],
+    opens: [{ path: `${path}/${move.end}`, value: move.to }, ...asItStands(path, scored?.ask, move.end)],
     sentence: say(move.end === 'from' ? 'turn.edge.from' : 'turn.edge.to', {
       ...{ fish: first.common, ask: term('ask', key) },
       ...{ to: trait(key, edge), was: trait(key, before) },

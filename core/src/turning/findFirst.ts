@@ -93,12 +93,14 @@ function applyMove(field: Field, move: Move): Standing {
 /** The same fit to a hair: sums are added up in another order than by the ranking, so their last bits may differ. */
 const SAME = 1e-12
 
-/** The higher sum, then the smaller miss, then the smaller miss of the ranges, then the id, by which they are in order. */
-function goesBefore({ logD, miss, rangeMiss }: Standing, a: number, b: number): boolean {
+/** The higher sum, then the smaller miss, then the better known, then the smaller miss of the ranges, then the id, by which they are in order. */
+function goesBefore({ known }: Field, { logD, miss, rangeMiss }: Standing, a: number, b: number): boolean {
   const byFit = (logD[a] as number) - (logD[b] as number)
   if (Math.abs(byFit) > SAME) return byFit > 0
   const byMiss = (miss[a] as number) - (miss[b] as number)
   if (Math.abs(byMiss) > SAME) return byMiss < 0
+  const byName = (known[a] as number) - (known[b] as number)
+  if (byName !== 0) return byName > 0
   const byRange = (rangeMiss[a] as number) - (rangeMiss[b] as number)
   return Math.abs(byRange) > SAME ? byRange < 0 : a < b
 }
@@ -115,7 +117,7 @@ export function findFirst(field: Field, move?: Move): Runner | undefined {
   let best = -1
   for (let i = 0; i < runners.length; i += 1) {
     if (!standing.passes[i] || precedence[i] !== highest[species[i] as number]) continue
-    if (best < 0 || goesBefore(standing, i, best)) best = i
+    if (best < 0 || goesBefore(field, standing, i, best)) best = i
   }
   return runners[best]
 }

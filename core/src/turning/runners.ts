@@ -20,6 +20,8 @@ export interface Runner {
   readonly common: string
   /** Which of a species' runners may stand for it: the highest. */
   readonly precedence: number
+  /** Which of two that do equally well goes first, the higher. */
+  readonly known: number
   readonly gates: readonly Gate[]
   /** By scored ask, in their order. */
   readonly values: readonly (Range | null)[]
@@ -61,6 +63,8 @@ export interface Field {
   /** Species of each runner as a whole number, and the precedence it has in it. */
   readonly species: Int32Array
   readonly precedence: Int8Array
+  /** Which of two that do equally well goes first, the higher. */
+  readonly known: Float64Array
   /** Room to work a move out in. */
   readonly moved: Standing
   readonly highest: Int8Array
@@ -92,7 +96,7 @@ const addUp = (asks: readonly ScoredAsk[], shares: readonly Share[]): Share =>
     { logD: 0, miss: 0, rangeMiss: 0 },
   )
 
-function toRunner({ candidate, fit, gates }: Entry, board: Board): Runner {
+function toRunner({ candidate, fit, gates, precedence: known }: Entry, board: Board): Runner {
   const { offer } = candidate
   const shares = fit.readings.map(({ key, value, desirability, miss, unknown }, i): Share => {
     const ask = board.scoring.asks[i]?.ask
@@ -104,6 +108,7 @@ function toRunner({ candidate, fit, gates }: Entry, board: Board): Runner {
     species: offer.species,
     common: offer.common,
     precedence: computePrecedence(candidate, board.brief, asksCost(board.scoring)),
+    known,
     gates,
     values: fit.readings.map(({ value }) => value),
     shares,
@@ -156,6 +161,7 @@ export function createField(board: Board): Field {
     bySpecies: new Map(names.map((name) => [name, runners.flatMap((runner, i) => (runner.species === name ? [i] : []))])),
     species: Int32Array.from(runners, ({ species }) => numbers.get(species) ?? 0),
     precedence: Int8Array.from(runners, ({ precedence }) => precedence),
+    known: Float64Array.from(runners, ({ known }) => known),
     moved: room(),
     highest: new Int8Array(names.length),
   }
@@ -168,7 +174,7 @@ export type Move =
   | { readonly kind: 'price'; readonly species: string; readonly factor: number }
 
 /** Gates that are named like an ask and are also checks of their own: no band opens those. */
-const ALSO_CHECKS: ReadonlySet<AskKey> = new Set<AskKey>(['thickness', 'stock'])
+const ALSO_CHECKS: ReadonlySet<AskKey> = new Set<AskKey>(['thickness', 'stock', 'mercury'])
 /** Whether a runner would pass if the bound on one ask let it. */
 export const lacksOnly = ({ gates }: Runner, key: AskKey): boolean =>
   gates.length === 0 || (!ALSO_CHECKS.has(key) && gates.every((gate) => gate === key || (key === 'portionCost' && gate === 'budget')))

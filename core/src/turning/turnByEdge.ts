@@ -8,7 +8,8 @@ import { lacksOnly, moveBand, withoutShare, type Field, type Runner } from './ru
 /** The smallest change of one edge of one ask's band by which first place passes. */
 export function turnByEdge(field: Field, wanted: Wanted, at: number, end: 'from' | 'to'): Turn | undefined {
   const scored = field.asks[at]
-  if (!scored || scored.key === 'colour') return undefined
+  // Of the sizes sold a buyer takes the nearest to what is wanted: another wish moves the value with it.
+  if (!scored || scored.key === 'colour' || scored.key === 'weight') return undefined
   const { ask } = scored
   const key: BandKey = scored.key
   const nowValue = ask[end]
@@ -34,7 +35,7 @@ export function turnByEdge(field: Field, wanted: Wanted, at: number, end: 'from'
     if (left && right) places.push(...edgeRoots(left, right, key, end, ask.pull))
     else if (left ?? right) places.push(...looseRoots(left ?? right, left ? b : a, at, key, end, ask.pull))
   }
-  const least = toAxis(key, Math.max(AXES[key].min, key === 'weight' || AXES[key].scale === 'ln' ? 1e-3 : 0))
+  const least = toAxis(key, Math.max(AXES[key].min, AXES[key].scale === 'ln' ? 1e-3 : 0))
   const most = toAxis(key, AXES[key].max)
   const other = end === 'from' ? ask.to : ask.from
   const stop = other === null ? undefined : toAxis(key, other)

@@ -46,7 +46,7 @@ const turn = (brief: Brief, winner?: string) => must(findTurningPoints(brief, bo
 function applyAt(brief: Brief, point: TurningPoint, value: number): Brief {
   return applyOpenings(
     brief,
-    point.opens.map(({ path }) => ({ path, value })),
+    point.opens.map((opening, i) => (i === 0 ? { ...opening, value } : opening)),
   )
 }
 const keyOf = ({ opens }: TurningPoint) => (opens[0]?.path.split('/')[2] ?? 'fat') as BandKey
@@ -64,7 +64,8 @@ function around(point: TurningPoint): readonly [short: number, beyond: number] {
   if (point.kind === 'pull') return [to + Math.sign(from - to) * 1e-6, to - Math.sign(from - to) * 1e-6]
   const key = keyOf(point)
   const [a, b] = [toAxis(key, from), toAxis(key, to)]
-  const hair = Math.sign(a - b) * 1e-6
+  // A leader may stand on the very edge: which way it moves is told by the change itself.
+  const hair = Math.sign(a - toAxis(key, Number(point.opens[0]?.value))) * 1e-6
   return [fromAxis(key, b + hair), fromAxis(key, b - hair)]
 }
 
@@ -135,6 +136,7 @@ describe('what would change the answer', () => {
       fc.property(briefArbitrary, perKg, (any, prices) => {
         const brief: Brief = {
           ...any,
+          ...{ kinds: ['fish'], part: 'any', habitat: 'any', doneness: 'set' },
           pool: SOLD,
           budget: { perPortion: 4, currency: 'EUR' },
           market: { prices: SOLD.map((species, i) => price(species, prices[i] ?? 10)) },

@@ -24,7 +24,7 @@ describe('how a house leans', () => {
   })
 
   it('reaches every line-up of the kitchen, names the sheet anew, and no other kitchen’s', async () => {
-    const brief = { dish: 'Leaning', method: 'grill', format: 'chunk', draws: 100 }
+    const brief = { dish: 'Leaning', method: 'grill', format: 'portion', draws: 100 }
     const answer = (await call('/api/line-up', { method: 'POST', body: brief })).body
     expect(answer.houseLeaning).toMatchObject({ traits: ['fat'] })
     expect(answer.brief).toMatchObject({ doneness: 'moist', asks: { fat: { pull: 5, because: ['method', 'house'] } } })

@@ -14,8 +14,19 @@ const DRAWN: Partial<Record<BandKey, readonly [number, number]>> = {
   thickness: [6, 90],
   weight: [8, 20_000],
   portionCost: [0.5, 20],
+  mercury: [0.05, 10],
 }
-const STEP: Partial<Record<BandKey, number>> = { fat: 0.1, thickness: 0.05, weight: 0.05, portionCost: 0.02, landings: 0.05, stock: 5 }
+const STEP: Partial<Record<BandKey, number>> = {
+  fat: 0.1,
+  thickness: 0.05,
+  weight: 0.05,
+  portionCost: 0.02,
+  landings: 0.05,
+  stock: 5,
+  mercury: 0.05,
+  offFlavour: 0.1,
+  marketClass: 0.1,
+}
 
 /** The drawn axis of a trait: strips, bands and docket share it. */
 export function getAxisDomain(key: BandKey): AxisDomain {

@@ -95,8 +95,8 @@ describe('the brief form', () => {
 
 describe('editing asks', () => {
   it('changes one field and keeps the rest', () => {
-    expect(withAsk(full, 'fat', { pull: 5 }).asks).toEqual({ fat: { from: 3, pull: 5 } })
-    expect(withAsk(full, 'flake', { to: 6 }).asks).toEqual({ fat: { from: 3 }, flake: { to: 6 } })
+    expect(withAsk(full, 'fat', { pull: 5 }).asks).toEqual({ fat: { from: 3, pull: 5, loosens: true } })
+    expect(withAsk(full, 'flake', { to: 6 }).asks).toEqual({ fat: { from: 3 }, flake: { to: 6, loosens: true } })
   })
   it('moves the budget with the upper end of cost', () => {
     expect(withAsk(full, 'portionCost', { from: null, to: 5 }).budget).toEqual({ perPortion: 5, currency: 'EUR', must: false })

@@ -91,12 +91,16 @@ export function FishSearch({ label, focusKey = false, onPick }: Props) {
       aria-label={label}
       fullWidth
       autoHighlight
-      clearOnEscape
       open={asked !== '' && answer !== undefined}
+      onClose={(_, why) => {
+        if (why === 'escape') setText('')
+      }}
       forcePopupIcon={false}
       value={null}
       inputValue={text}
-      onInputChange={(_, typed, why) => setText(why === 'selectOption' ? '' : typed)}
+      onInputChange={(_, typed, why) => {
+        if (why === 'input' || why === 'clear') setText(typed)
+      }}
       onChange={(_, choice) => {
         setText('')
         choice?.open()

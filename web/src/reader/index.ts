@@ -7,6 +7,7 @@ export {
   GATE_LABEL,
   MASS_PRICED,
   METHOD_LABEL,
+  STYLE_LABEL,
   describeBand,
   describeBound,
   describeDay,

@@ -8,6 +8,7 @@ export const {
   form: FORM_LABEL,
   format: FORMAT_LABEL,
   method: METHOD_LABEL,
+  style: STYLE_LABEL,
   gate: GATE_LABEL,
   differences: DIFFERENCE_WORDS,
 } = terms

@@ -35,12 +35,28 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'gate.stock.floor': 'Its stock stands at {standing} of 100, below the {floor} this house buys from; weakest: {weakest}.',
   'gate.price-unknown': 'Its price is not known, and the budget is a must.',
   'gate.budget': 'A portion costs about {cost}; the budget is {budget}.',
+  'gate.kind':
+    'The dish does not ask for {kind, select, crustacean {crustaceans} cephalopod {squid, cuttlefish and octopus} bivalve {shellfish in two shells} other {fish}}.',
+  'gate.habitat':
+    'It comes from {water, select, sea {the sea} fresh {fresh water} other {water that is not known}}, and the brief asks otherwise.',
+  'gate.part':
+    '{part, select, loin {The loin} tail {The tail} belly {The belly} collar {The collar} head {The head} frame {The frame} other {The body}} answers only where it is asked for, in a cut that it gives.',
+  'gate.fins-and-scales': 'It has no fins or no scales, or that is not known; a diner eats only fish that have both.',
+  'gate.mercury': `Very high in mercury: commonly advised against for small children and in pregnancy. ${ADVICE}`,
+  'gate.spend': 'It is a dear fish, and everyday fish is a must.',
+  'gate.keeping.warm': `It waits too warm for too long ({temperature}): histamine may have formed, which cooking does not undo. ${ADVICE}`,
   'gate.cohesion': 'It falls apart {method}. {must}',
   'must.colour': '{Ask}: not the colour this dish must have.',
   'must.unknown': '{Ask} is not known for this fish, and the dish must have it.',
   'must.missed': '{Ask}: {value}; this dish takes {bound}.',
 
   'open.if': 'Comes in if {changes}.',
+  'open.kind':
+    '{kind, select, crustacean {crustaceans} cephalopod {squid, cuttlefish and octopus} bivalve {shellfish in two shells} other {fish}} may answer',
+  'open.habitat': 'fish of any water is allowed',
+  'open.part':
+    '{part, select, loin {the loin} tail {the tail} belly {the belly} collar {the collar} head {the head} frame {the frame} other {the body}} is asked for',
+  'open.spend': 'everyday fish is a wish and no must',
   'open.origin': '{origin} fish is allowed',
   'open.state': '{state} fish is allowed',
   'open.unavailable': 'it can be had after all',
@@ -63,6 +79,9 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
 
   'miss.unscored': '{Ask} is not known for this fish, so it counts as middling.',
   'miss.unknown': '{Ask} is not known for this fish.',
+  'miss.off-flavour': 'An off-flavour (earth, iodine or ammonia) that nothing in the dish covers.',
+  'miss.market-class': '{class, select, premium {A dear fish} other {An everyday fish}}, where a cheaper one is wished for.',
+  'miss.above.mercury': 'has to be counted in the week',
   'miss.colour': 'Its cooked colour is not among {wanted}.',
   'miss.band': '{Ask}: {value}, wanted {wanted}; {way}.',
   'miss.outside': 'outside what is asked',
@@ -101,6 +120,8 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'caution.keeping.old': 'The wait uses {needed} on ice; if the fish is already old only {left} are left. Ask when it was landed.',
   'caution.raw.frozen': `Only if it was frozen as commonly published for raw fish ({freezing} for 7 days, or {deep} until solid and 15 hours). Salt, acid and cold smoke do not replace it. ${ADVICE}`,
   'caution.raw.fresh': `Served without cooking: ask that it was bred for it or is of a kind eaten so, and is spotless. Salt, acid and cold smoke do not make fish safe. ${ADVICE}`,
+  'caution.raw.rare': `Left raw in the middle: only fish that may be served raw. ${ADVICE}`,
+  'caution.salt-time': `Its safety hangs on strength and time of salt, and on cold: keep to a tested recipe. ${ADVICE}`,
   'caution.doneness.moist': `Taken out below {temperature} it is moister, and parasites or germs may survive. ${ADVICE}`,
   'caution.doneness.through': `Cook it through, {temperature} in the middle at least, for the diners you named. ${ADVICE}`,
   'caution.ciguatera': `A large reef hunter: in warm waters it can carry ciguatera, which no cooking removes. Buy small ones from known waters. ${ADVICE}`,
@@ -131,6 +152,7 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'note.allergy':
     '{allergen, select, fish {It is a fish: closed to anyone allergic to fish} crustacean {It is a crustacean: closed to anyone allergic to crustaceans} other {It is a mollusc: closed to anyone allergic to molluscs}}.',
 
+  'why.asked-already': '{why} (asked for already, and no less)',
   'why.thickness': 'cut {cut} thick',
 
   'change.time': 'Cooks about {minutes} instead of {was} ({depths}).{rather, select, yes { Better cut thinner.} other {}}',
@@ -178,7 +200,7 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'stand-ins.none.cheaper': 'No fish that can do this dish is known to be cheaper.',
   'stand-ins.none.better-stock': 'No fish that can do this dish stands better.',
   'stand-ins.none.fits': 'No fish that can do this dish reaches {least} of 100.',
-  'stand-ins.unchecked.price': 'Prices are not known, so “too dear” could not be checked: the ladder is by likeness alone.',
+  'stand-ins.unchecked.price': 'No price is known, so what is cheaper goes by how dear each fish usually is in the trade.',
   'stand-ins.unchecked.stock': 'No evidence is kept on these stocks, so their standing could not be checked.',
   'tempting.low': 'Only {score} of 100 as a stand-in. {worst}',
   'tempting.different': 'It is a different fish in this dish.',
@@ -228,6 +250,9 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'problem.range': 'must be from {from} to {to} {unit}',
   'problem.above-upper': 'is {value}, above the upper end {upper}',
   'problem.impossible-cut': '{format} cannot be {method}',
+  'problem.rare': 'must be "set" when children, pregnant, elderly or immunocompromised diners eat',
+  'problem.style': 'is no style of fish {method}',
+  'problem.served-as': 'is asked of cured and cold-smoked fish only',
   'problem.moist': 'must be "set" when children, pregnant, elderly or immunocompromised diners eat',
   'problem.before-first-day': 'must not be before the first day',
   'problem.seen.kind': 'the book has no {kind} {fish}',

@@ -1,4 +1,5 @@
-import type { Allergen, Brief, Diners, Format, Method, Problem } from '@tender-gill/contract'
+import type { Allergen, AskedPart, Brief, Diners, Format, Habitat, Kind, Method, Problem, Spend, Style } from '@tender-gill/contract'
+import { stylesOf } from '@tender-gill/contract/vocabulary'
 import { parseBrief } from '@tender-gill/contract/browser'
 import { readTyped, type Scale } from '../../typed/index.ts'
 
@@ -18,14 +19,25 @@ export interface BriefForm {
   boneShy: boolean
   newToWholeFish: boolean
   dislikesStrongFish: boolean
+  finsAndScales: boolean
+  portionsAWeek: string
   allergies: Allergen[]
   /** Not said where empty: then the house's leaning counts, or the usual. So with the four below. */
-  doneness: 'set' | 'moist' | ''
+  doneness: 'set' | 'moist' | 'rare' | ''
   skin: 'crisp' | 'off' | 'any' | ''
   seasoning: 'gentle' | 'balanced' | 'bold' | ''
   longCooking: boolean
   smokeHeat: 'hot' | 'cold'
+  /** The usual one of the method where empty. */
+  style: Style | ''
+  servedAs: 'raw' | 'cooked'
   wholeServes: string
+  spend: Spend
+  spendMust: boolean
+  habitat: Habitat | 'any'
+  part: AskedPart | 'any'
+  /** Animals beside fish that may answer. */
+  shellfish: Kind[]
   origin: 'wild' | 'farmed' | 'any' | ''
   state: 'fresh' | 'frozen' | 'any' | ''
   rawTreatment: 'none' | 'frozen'
@@ -62,12 +74,21 @@ export function toForm(brief: Brief): BriefForm {
     boneShy: diners.boneShy ?? false,
     newToWholeFish: diners.newToWholeFish ?? false,
     dislikesStrongFish: diners.dislikesStrongFish ?? false,
+    finsAndScales: diners.finsAndScales ?? false,
+    portionsAWeek: show(diners.portionsAWeek),
     allergies: [...(diners.allergies ?? [])],
     doneness: brief.doneness ?? '',
     skin: brief.skin ?? '',
     seasoning: brief.seasoning ?? '',
     longCooking: brief.longCooking ?? false,
     smokeHeat: brief.smokeHeat ?? 'hot',
+    style: brief.style ?? '',
+    servedAs: brief.servedAs ?? 'raw',
+    spend: brief.spend ?? 'any',
+    spendMust: brief.spendMust ?? false,
+    habitat: brief.habitat ?? 'any',
+    part: brief.part ?? 'any',
+    shellfish: (brief.kinds ?? []).filter((kind) => kind !== 'fish'),
     wholeServes: brief.wholeServes === null ? '' : show(brief.wholeServes ?? 1),
     origin: brief.origin ?? '',
     state: brief.state ?? '',
@@ -93,16 +114,22 @@ const drop = (fields: Record<string, unknown>) =>
 /** Whether a way of cooking serves fish that may be raw, so that its treatment before is asked. */
 export const asksRawTreatment = (method: Method): boolean => method === 'raw' || method === 'cure' || method === 'smoke'
 
+/** Whether a way of cooking may be eaten raw or be heated before it is eaten. */
+export const asksServedAs = ({ method, smokeHeat }: Pick<BriefForm, 'method' | 'smokeHeat'>): boolean =>
+  method === 'cure' || (method === 'smoke' && smokeHeat === 'cold')
+
 /** What a brief says beyond what the form shows. */
 function withoutShown(brief: Partial<Brief>): Partial<Brief> {
   const { thicknessMm: _t, wholeServes: _w, keep: _k, budget: _b, longCooking: _l, date: _d, waters: _a, ...rest } = brief
-  const { doneness: _o, skin: _s, seasoning: _e, origin: _r, state: _f, smokeHeat: _h, rawTreatment: _p, ...kept } = rest
-  return kept
+  const { doneness: _o, skin: _s, seasoning: _e, origin: _r, state: _f, smokeHeat: _h, rawTreatment: _p, ...more } = rest
+  const { style: _y, servedAs: _v, spend: _n, spendMust: _m, habitat: _i, part: _q, kinds, ...kept } = more
+  // A dish of shellfish alone is more than the form says.
+  return kinds && !kinds.includes('fish') ? { ...kept, kinds } : kept
 }
 
 /** The brief a form stands for, over what the form does not show. May not be valid yet. */
 export function fromForm(form: BriefForm, before: Partial<Brief>, currency: string): unknown {
-  const { children, pregnant, elderly, immunocompromised, boneShy, newToWholeFish, dislikesStrongFish, allergies } = form
+  const { children, pregnant, elderly, immunocompromised, boneShy, newToWholeFish, dislikesStrongFish, finsAndScales, allergies } = form
   const diners = drop({
     children: countOf(children),
     pregnant: countOf(pregnant),
@@ -111,6 +138,8 @@ export function fromForm(form: BriefForm, before: Partial<Brief>, currency: stri
     boneShy,
     newToWholeFish,
     dislikesStrongFish,
+    finsAndScales,
+    portionsAWeek: number(form.portionsAWeek),
     allergies: allergies.length > 0 ? allergies : undefined,
   }) as Diners
   const kept = withoutShown(before)
@@ -131,6 +160,13 @@ export function fromForm(form: BriefForm, before: Partial<Brief>, currency: stri
       seasoning: form.seasoning || undefined,
       longCooking: form.longCooking,
       smokeHeat: form.method === 'smoke' ? form.smokeHeat : undefined,
+      style: form.style !== '' && stylesOf(form.method).includes(form.style) ? form.style : undefined,
+      servedAs: form.servedAs === 'cooked' && asksServedAs(form) ? form.servedAs : undefined,
+      spend: form.spend === 'any' ? undefined : form.spend,
+      spendMust: form.spend !== 'any' && form.spendMust,
+      habitat: form.habitat === 'any' ? undefined : form.habitat,
+      part: form.part === 'any' ? undefined : form.part,
+      kinds: form.shellfish.length > 0 && !kept.kinds ? ['fish', ...form.shellfish] : undefined,
       origin: form.origin || undefined,
       state: form.state || undefined,
       rawTreatment: asksRawTreatment(form.method) ? form.rawTreatment : undefined,
@@ -157,6 +193,7 @@ const FIELD_OF: Record<string, keyof BriefForm> = {
   '/diners/pregnant': 'pregnant',
   '/diners/elderly': 'elderly',
   '/diners/immunocompromised': 'immunocompromised',
+  '/diners/portionsAWeek': 'portionsAWeek',
 }
 export const fieldOf = (path: string): keyof BriefForm | undefined =>
   FIELD_OF[path] ?? (/^\/(\w+)$/.exec(path)?.[1] as keyof BriefForm | undefined)

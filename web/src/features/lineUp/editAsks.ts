@@ -1,8 +1,8 @@
 import type { AskInput, BandKey, Brief } from '@tender-gill/contract'
 
-/** The brief with one ask changed; the cost's upper end is the budget where there is one. */
+/** The brief with one ask changed by hand, and so on purpose, looser or tighter; the cost's upper end is the budget where there is one. */
 export function withAsk(brief: Brief, key: BandKey, change: AskInput): Brief {
-  const asks = { ...brief.asks, [key]: { ...brief.asks?.[key], ...change } }
+  const asks = { ...brief.asks, [key]: { ...brief.asks?.[key], ...change, loosens: true } }
   if (key !== 'portionCost' || !brief.budget || typeof change.to !== 'number') return { ...brief, asks }
   return { ...brief, asks, budget: { ...brief.budget, perPortion: change.to } }
 }

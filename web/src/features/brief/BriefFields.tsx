@@ -1,0 +1,266 @@
+import Box from '@mui/material/Box'
+import Checkbox from '@mui/material/Checkbox'
+import FormControlLabel from '@mui/material/FormControlLabel'
+import Typography from '@mui/material/Typography'
+import type { Method } from '@tender-gill/contract'
+import { ALLERGENS, FORMATS, METHODS, stylesOf } from '@tender-gill/contract/vocabulary'
+import { gridCell } from '@tender-gill/core'
+import { useEffect, type ReactNode } from 'react'
+import { Controller, useFormContext, useWatch } from 'react-hook-form'
+import { useKitchenQuery } from '../../api/api.ts'
+import { FORMAT_LABEL, METHOD_LABEL, STYLE_LABEL, formatTemperature } from '../../reader/index.ts'
+import { INK } from '../../theme.ts'
+import { asksRawTreatment, asksServedAs, type BriefForm } from './briefForm.ts'
+import { WatersChoice } from './WatersChoice.tsx'
+import { Choice, TextInput, Tick } from './fields.tsx'
+
+function Group({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <Box component="fieldset" sx={{ border: 0, borderTop: `1px solid ${INK.hairline}`, m: 0, p: 0, pt: 1.5, minWidth: 0 }}>
+      <Typography component="legend" variant="h2" sx={{ float: 'left', width: '100%', mb: 1.5 }}>
+        {title}
+      </Typography>
+      <Box sx={{ clear: 'both', display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-start' }}>{children}</Box>
+    </Box>
+  )
+}
+
+const formatOptions = (method: Method) =>
+  FORMATS.filter((format) => gridCell(method, format) !== 'impossible').map(
+    (format) => [format, `${FORMAT_LABEL[format]}${gridCell(method, format) === 'odd' ? ' (unusual)' : ''}`] as const,
+  )
+
+/** Several of a list, each with its tick. */
+function Several({ name, label, options }: SeveralProps) {
+  const { control } = useFormContext<BriefForm>()
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field: { value, onChange } }) => {
+        const chosen: readonly string[] = value
+        return (
+          <Box role="group" aria-label={label}>
+            {options.map(([option, words]) => (
+              <FormControlLabel
+                key={option}
+                control={
+                  <Checkbox
+                    checked={chosen.includes(option)}
+                    onChange={(event) => onChange(event.target.checked ? [...chosen, option] : chosen.filter((one) => one !== option))}
+                  />
+                }
+                label={words}
+              />
+            ))}
+          </Box>
+        )
+      }}
+    />
+  )
+}
+interface SeveralProps {
+  readonly name: 'allergies' | 'shellfish'
+  readonly label: string
+  readonly options: readonly (readonly [value: string, words: string])[]
+}
+
+/** The fields of a brief, in the order in which a cook thinks of them. */
+export function BriefFields() {
+  const { control, setValue } = useFormContext<BriefForm>()
+  const method = useWatch({ control, name: 'method' })
+  const format = useWatch({ control, name: 'format' })
+  const smokeHeat = useWatch({ control, name: 'smokeHeat' })
+  const style = useWatch({ control, name: 'style' })
+  const children = useWatch({ control, name: 'children' })
+  const pregnant = useWatch({ control, name: 'pregnant' })
+  const spend = useWatch({ control, name: 'spend' })
+  const styles = stylesOf(method)
+  const options = formatOptions(method)
+  useEffect(() => {
+    if (style !== '' && !stylesOf(method).includes(style)) setValue('style', '')
+  }, [method, style, setValue])
+  useEffect(() => {
+    const [first] = options
+    if (first && !options.some(([value]) => value === format)) setValue('format', first[0])
+  }, [options, format, setValue])
+  const { data: kitchen } = useKitchenQuery()
+  const date = useWatch({ control, name: 'date' })
+  const isPast = kitchen !== undefined && date !== '' && date < kitchen.today
+  return (
+    <>
+      <Group title="The dish">
+        <TextInput name="dish" label="What it is called" wide />
+        <Choice name="method" label="How it is cooked" options={METHODS.map((one) => [one, METHOD_LABEL[one]])} />
+        <Choice name="format" label="Cut" options={options} />
+        {format === 'whole' ? (
+          <TextInput key="wholeServes" name="wholeServes" label="Eaters a fish" hint="Empty: any size" numeric />
+        ) : (
+          <TextInput key="thicknessMm" name="thicknessMm" label="Thickness, mm" hint="Empty: as it comes" numeric />
+        )}
+        {styles.length > 0 && (
+          <Choice name="style" label="Style" options={styles.map((style, i) => [i === 0 ? '' : style, STYLE_LABEL[style]])} />
+        )}
+        {method === 'smoke' && (
+          <Choice
+            name="smokeHeat"
+            label="Smoke"
+            options={[
+              ['hot', 'hot'],
+              ['cold', 'cold'],
+            ]}
+          />
+        )}
+        {asksServedAs({ method, smokeHeat }) && (
+          <Choice
+            name="servedAs"
+            label="Eaten"
+            options={[
+              ['raw', 'as it is'],
+              ['cooked', 'heated through first'],
+            ]}
+          />
+        )}
+        {asksRawTreatment(method) && (
+          <Choice
+            name="rawTreatment"
+            label="Before serving raw"
+            options={[
+              ['none', 'not frozen'],
+              ['frozen', 'frozen by the published rule'],
+            ]}
+          />
+        )}
+      </Group>
+      <Group title="When, how much, for whom">
+        <TextInput name="date" label="Served on" hint={isPast ? 'That day is past' : 'Empty: no day yet'} date />
+        <TextInput name="covers" label="Covers" numeric />
+        <TextInput name="portionG" label="Portion, g" numeric />
+        <Choice
+          name="portionBasis"
+          label="Weighed"
+          options={[
+            ['cooked', 'cooked'],
+            ['raw', 'raw'],
+          ]}
+        />
+        <TextInput name="children" label="Children under 12" numeric />
+        <TextInput name="pregnant" label="Pregnant" numeric />
+        <TextInput name="elderly" label="Elderly" numeric />
+        <TextInput name="immunocompromised" label="With weak defences" numeric />
+        {(children.trim() !== '' || pregnant.trim() !== '') && (
+          <TextInput name="portionsAWeek" label="Portions a week" hint="Empty: one" numeric />
+        )}
+        <Box>
+          <Tick name="boneShy" label="Shy of bones" />
+          <Tick name="newToWholeFish" label="New to whole fish" />
+          <Tick name="dislikesStrongFish" label="Dislike strong fish" />
+          <Tick name="finsAndScales" label="Only with fins and scales" />
+        </Box>
+        <Several name="allergies" label="Allergies" options={ALLERGENS.map((allergen) => [allergen, `No ${allergen}`])} />
+      </Group>
+      <Group title="Manner">
+        <Choice
+          name="skin"
+          label="Skin"
+          options={[
+            ['', 'as the house has it'],
+            ['any', 'no matter'],
+            ['crisp', 'crisp, it is the point'],
+            ['off', 'off'],
+          ]}
+        />
+        <Choice
+          name="seasoning"
+          label="Seasoning"
+          options={[
+            ['', 'as the house has it'],
+            ['balanced', 'balanced'],
+            ['gentle', 'gentle: the fish speaks'],
+            ['bold', 'bold: strong flavours'],
+          ]}
+        />
+        <Choice
+          name="doneness"
+          label="Doneness"
+          options={[
+            ['', 'as the house has it'],
+            ['set', `set, ${formatTemperature(63)}`],
+            ['moist', 'moist, below'],
+            ['rare', 'rare, raw in the middle'],
+          ]}
+        />
+        <Choice
+          name="origin"
+          label="Origin"
+          options={[
+            ['', 'as the house has it'],
+            ['any', 'wild or farmed'],
+            ['wild', 'wild'],
+            ['farmed', 'farmed'],
+          ]}
+        />
+        <Choice
+          name="state"
+          label="Fresh or frozen"
+          options={[
+            ['', 'as the house has it'],
+            ['any', 'either'],
+            ['fresh', 'fresh'],
+            ['frozen', 'frozen'],
+          ]}
+        />
+        <Choice
+          name="habitat"
+          label="From"
+          options={[
+            ['any', 'any water'],
+            ['sea', 'the sea'],
+            ['fresh', 'fresh water'],
+          ]}
+        />
+        <Choice
+          name="part"
+          label="Part"
+          options={[
+            ['any', 'as the dish has it'],
+            ['body', 'the body'],
+            ['loin', 'the loin'],
+            ['tail', 'the tail'],
+            ['belly', 'the belly'],
+            ['collar', 'the collar'],
+          ]}
+        />
+        <Several
+          name="shellfish"
+          label="Also"
+          options={[
+            ['crustacean', 'prawns, crab'],
+            ['cephalopod', 'squid, octopus'],
+            ['bivalve', 'mussels, clams'],
+          ]}
+        />
+        <Tick name="longCooking" label="Cooks long, or nobody watches it" />
+      </Group>
+      <Group title="Season">
+        <WatersChoice />
+      </Group>
+      <Group title="Money and waiting">
+        <Choice
+          name="spend"
+          label="What it may cost"
+          options={[
+            ['any', 'whatever it costs'],
+            ['everyday', 'everyday fish'],
+            ['least', 'as little as can be'],
+          ]}
+        />
+        {spend !== 'any' && <Tick name="spendMust" label="No dear fish at all" />}
+        <TextInput name="budget" label="Budget a portion" hint="Empty: not asked" numeric />
+        <Tick name="budgetMust" label="It is a must" />
+        <TextInput name="keepHours" label="Waits, hours" numeric />
+        <TextInput name="keepTempC" label="At, °C" hint="Empty: 4" numeric />
+      </Group>
+    </>
+  )
+}
