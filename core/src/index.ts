@@ -17,7 +17,7 @@ export { isOver, listComing, pickPerDish, type DatedServing, type KeptDish, type
 export { findStandIns, mapSwaps } from './standIns/index.ts'
 export { AXES, DEFAULT_PORTION_G, ENGINE_VERSION, FORMS_FOR } from './tables/constants.ts'
 export { createPlainBrief, gridCell, usualFormats } from './tables/cuts.ts'
-export { METHOD_TABLE } from './tables/methods.ts'
+export { HIDES_THE_FISH, METHOD_TABLE } from './tables/methods.ts'
 export { computeFilletDepthMm, findForms, readTrait, type Candidate } from './traits/index.ts'
 export { findRelatives, type KinDifference, type Relative } from './relatives/index.ts'
 export { answerTurning, findTurningPoints, stepTurningPoints } from './turning/index.ts'

@@ -33,14 +33,18 @@ function describeTempting({ entry, standIn }: TemptingCandidate, board: Board): 
 /** Up to three fish that come to mind first and would be wrong here: gated, or far below the best stand-in. */
 export function findTempting(candidates: readonly TemptingCandidate[], missing: ResolvedOffer, board: Board): Tempting[] {
   const best = Math.max(0, ...candidates.map(({ standIn }) => standIn ?? 0))
-  return candidates
-    .filter(({ standIn }) => standIn === null || standIn < TEMPTING.belowBest * best)
-    .map((candidate) => ({ candidate, lure: computeLure(candidate.entry.candidate.offer, missing) }))
-    .filter(({ lure }) => lure > TEMPTING.leastLure)
-    .sort((a, b) => b.lure - a.lure || (a.candidate.entry.candidate.offer.id < b.candidate.entry.candidate.offer.id ? -1 : 1))
-    .slice(0, TEMPTING.most)
-    .map(({ candidate }) => {
-      const { offer } = candidate.entry.candidate
-      return { species: offer.species, common: offer.common, offerId: offer.id, sentence: describeTempting(candidate, board) }
-    })
+  return (
+    candidates
+      .filter(({ standIn }) => standIn === null || standIn < TEMPTING.belowBest * best)
+      // Another animal or another part is no temptation: nobody takes it for the fish that is missing.
+      .filter(({ entry: { gates } }) => !gates.includes('kind') && !gates.includes('part'))
+      .map((candidate) => ({ candidate, lure: computeLure(candidate.entry.candidate.offer, missing) }))
+      .filter(({ lure }) => lure > TEMPTING.leastLure)
+      .sort((a, b) => b.lure - a.lure || (a.candidate.entry.candidate.offer.id < b.candidate.entry.candidate.offer.id ? -1 : 1))
+      .slice(0, TEMPTING.most)
+      .map(({ candidate }) => {
+        const { offer } = candidate.entry.candidate
+        return { species: offer.species, common: offer.common, offerId: offer.id, sentence: describeTempting(candidate, board) }
+      })
+  )
 }

@@ -1,11 +1,17 @@
 import type { AskKey, Brief, Diners, Problem } from '@tender-gill/contract'
-import { ASK_LABEL, FORMAT_LABEL, METHOD_LABEL, describeMass, formatLength } from '../reader/index.ts'
+import { stylesOf } from '@tender-gill/contract/vocabulary'
+import { ASK_LABEL, FORMAT_LABEL, METHOD_LABEL, STYLE_LABEL, describeMass, formatLength } from '../reader/index.ts'
 
 const count = (n: number | undefined, one: string, many: string) => (n ? [`${n} ${n === 1 ? one : many}`] : [])
 
 /** How the dish is cooked and cut, in a line. */
-export function describeMaking({ method, format, thicknessMm }: Brief): string {
-  return `${METHOD_LABEL[method]}, ${thicknessMm ? `${formatLength(thicknessMm)} ` : ''}${FORMAT_LABEL[format]}`
+export function describeMaking({ method, format, thicknessMm, style, servedAs, doneness }: Brief): string {
+  const manner = [
+    ...(style && style !== stylesOf(method)[0] ? [STYLE_LABEL[style]] : []),
+    ...(servedAs === 'cooked' ? ['heated through before it is eaten'] : []),
+    ...(doneness === 'rare' ? ['rare'] : []),
+  ]
+  return `${[METHOD_LABEL[method], ...manner].join(', ')}, ${thicknessMm ? `${formatLength(thicknessMm)} ` : ''}${FORMAT_LABEL[format]}`
 }
 
 /** For how many and how much, in a line. */
@@ -22,9 +28,20 @@ export function listDiners(diners: Diners = {}): readonly string[] {
     ...(diners.boneShy ? ['Shy of bones'] : []),
     ...(diners.newToWholeFish ? ['New to whole fish'] : []),
     ...(diners.dislikesStrongFish ? ['No strong fish'] : []),
+    ...(diners.finsAndScales ? ['Fins and scales'] : []),
+    ...(diners.portionsAWeek && diners.portionsAWeek !== 1 ? [`${diners.portionsAWeek} portions a week`] : []),
     ...(diners.allergies ?? []).map((allergen) => `No ${allergen}`),
   ]
 }
+
+/** What else a brief says of the fish it will have, as short labels. */
+export const listLimits = ({ spend = 'any', spendMust, habitat = 'any', part = 'any', kinds = ['fish'] }: Brief): readonly string[] => [
+  ...(spend === 'any' ? [] : [`${spend === 'least' ? 'As little as can be' : 'Everyday fish'}${spendMust ? ', a must' : ''}`]),
+  ...(habitat === 'any' ? [] : [habitat === 'sea' ? 'From the sea' : 'From fresh water']),
+  ...(part === 'any' ? [] : [`The ${part}`]),
+  ...(kinds.length === 1 && kinds[0] === 'fish' ? [] : [`Of ${kinds.map((kind) => KIND_LABEL[kind]).join(', ')}`]),
+]
+const KIND_LABEL = { fish: 'fish', crustacean: 'prawns and crab', cephalopod: 'squid and octopus', bivalve: 'mussels and clams' } as const
 
 const CAUTION_LABEL: Readonly<Record<string, string>> = {
   raw: 'served raw',
@@ -39,6 +56,7 @@ const CAUTION_LABEL: Readonly<Record<string, string>> = {
   opened: 'a limit lifted',
   format: 'unusual cut',
   unchecked: 'not checked',
+  salt: 'time and strength of salt',
 }
 /** The kinds of caution that stand beside a fish, named in passing. */
 export const nameCautions = (kinds: readonly string[]): string => [...new Set(kinds)].map((kind) => CAUTION_LABEL[kind] ?? kind).join(', ')

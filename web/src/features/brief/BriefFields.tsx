@@ -78,7 +78,8 @@ export function BriefFields() {
   const styles = stylesOf(method)
   const options = formatOptions(method)
   useEffect(() => {
-    if (style !== '' && !stylesOf(method).includes(style)) setValue('style', '')
+    const own = stylesOf(method)
+    if (style === '' ? own.length > 0 : !own.includes(style)) setValue('style', own[0] ?? '')
   }, [method, style, setValue])
   useEffect(() => {
     const [first] = options
@@ -98,9 +99,7 @@ export function BriefFields() {
         ) : (
           <TextInput key="thicknessMm" name="thicknessMm" label="Thickness, mm" hint="Empty: as it comes" numeric />
         )}
-        {styles.length > 0 && (
-          <Choice name="style" label="Style" options={styles.map((style, i) => [i === 0 ? '' : style, STYLE_LABEL[style]])} />
-        )}
+        {styles.length > 0 && <Choice name="style" label="Style" options={styles.map((style) => [style, STYLE_LABEL[style]])} />}
         {method === 'smoke' && (
           <Choice
             name="smokeHeat"
@@ -235,9 +234,9 @@ export function BriefFields() {
           name="shellfish"
           label="Also"
           options={[
-            ['crustacean', 'prawns, crab'],
-            ['cephalopod', 'squid, octopus'],
-            ['bivalve', 'mussels, clams'],
+            ['crustacean', 'Prawns and crab too'],
+            ['cephalopod', 'Squid and octopus too'],
+            ['bivalve', 'Mussels and clams too'],
           ]}
         />
         <Tick name="longCooking" label="Cooks long, or nobody watches it" />

@@ -28,7 +28,7 @@ export interface BriefForm {
   seasoning: 'gentle' | 'balanced' | 'bold' | ''
   longCooking: boolean
   smokeHeat: 'hot' | 'cold'
-  /** The usual one of the method where empty. */
+  /** Empty where the method has but one. */
   style: Style | ''
   servedAs: 'raw' | 'cooked'
   wholeServes: string
@@ -82,7 +82,7 @@ export function toForm(brief: Brief): BriefForm {
     seasoning: brief.seasoning ?? '',
     longCooking: brief.longCooking ?? false,
     smokeHeat: brief.smokeHeat ?? 'hot',
-    style: brief.style ?? '',
+    style: brief.style ?? stylesOf(brief.method)[0] ?? '',
     servedAs: brief.servedAs ?? 'raw',
     spend: brief.spend ?? 'any',
     spendMust: brief.spendMust ?? false,
@@ -160,7 +160,8 @@ export function fromForm(form: BriefForm, before: Partial<Brief>, currency: stri
       seasoning: form.seasoning || undefined,
       longCooking: form.longCooking,
       smokeHeat: form.method === 'smoke' ? form.smokeHeat : undefined,
-      style: form.style !== '' && stylesOf(form.method).includes(form.style) ? form.style : undefined,
+      // The usual style need not be said.
+      style: form.style !== '' && stylesOf(form.method).indexOf(form.style) > 0 ? form.style : undefined,
       servedAs: form.servedAs === 'cooked' && asksServedAs(form) ? form.servedAs : undefined,
       spend: form.spend === 'any' ? undefined : form.spend,
       spendMust: form.spend !== 'any' && form.spendMust,

@@ -12,7 +12,7 @@ import { memo, useState } from 'react'
 import { Link } from 'react-router'
 import type { Dish } from '../../state/useDish.ts'
 import { INK } from '../../theme.ts'
-import { describeMaking, describeServing, listDiners } from '../../parts/dishWords.ts'
+import { describeMaking, describeServing, listDiners, listLimits } from '../../parts/dishWords.ts'
 import { BandControl, type BandEdges } from './BandControl.tsx'
 import { withAsk, withoutAsk } from './editAsks.ts'
 import { PullDots } from './PullDots.tsx'
@@ -99,7 +99,7 @@ export const Docket = memo(function Docket({ dish, brief, onLive }: Props) {
   // On a phone the docket folds to one line of chips, that slides under the thumb.
   const folded = narrow && !open
   const asks = listAsks(brief)
-  const diners = listDiners(dish.brief.diners)
+  const diners = [...listDiners(dish.brief.diners), ...listLimits(dish.brief)]
   const addable = MORE.filter((key) => !brief.asks[key])
   return (
     <Paper

@@ -6,6 +6,7 @@ import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import { visuallyHidden } from '@mui/utils'
 import type { AskKey, Brief, HouseLean, LineUp, NormalisedBrief } from '@tender-gill/contract'
+import { HIDES_THE_FISH } from '@tender-gill/core'
 import { ASK_LABEL } from '../../reader/index.ts'
 import { Link } from 'react-router'
 import { memo, useCallback, useMemo, useState, type KeyboardEvent } from 'react'
@@ -197,7 +198,9 @@ const Board = memo(function Board({ dish, lineUp, able, sharesReady, study, all,
           <DishAlert servingId={dish.id} />
         </Box>
       )}
-      {leader && <VerdictLine verdict={sharesReady && !study.left ? describeVerdict(ranked) : null} />}
+      {leader && (
+        <VerdictLine verdict={sharesReady && !study.left ? describeVerdict(ranked, HIDES_THE_FISH.has(dish.brief.method)) : null} />
+      )}
       <div role="status" aria-label="Who stands first" style={visuallyHidden}>
         {sharesReady && leader ? `${leader.common} first; ${able} can do it` : ''}
       </div>

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { describeVerdict } from './verdict.ts'
 
-const fish = (common: string, firstShare: number, tossUp = false) => ({ common, firstShare, tossUp }) as RankedFish
+const fish = (common: string, firstShare: number, tossUp = false) => ({ common, firstShare, tossUp, fit: 90 + firstShare }) as RankedFish
 
 describe('the verdict over a line-up', () => {
   it('is nothing where nobody stands in line', () => {
@@ -55,5 +55,14 @@ describe('the verdict over a line-up', () => {
         for (const { common } of ranked.slice(Math.max(1, level))) expect(headline).not.toContain(common)
       }),
     )
+  })
+
+  it('says of those that meet everything alike which stands first, and why', () => {
+    const alike = ['Cod', 'Haddock', 'Hake'].map((common) => ({ ...fish(common, 0.33, true), fit: 100 }))
+    expect(describeVerdict(alike)).toEqual({
+      headline: 'Cod, among equals',
+      words: '3 fish meet this as well, Haddock and Hake among them: the best known stands first. Let price, or the look of it, decide.',
+    })
+    expect(describeVerdict(alike, true)?.words).toContain('the dear ones stand last')
   })
 })

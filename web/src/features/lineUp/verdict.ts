@@ -12,11 +12,16 @@ const MOST_NAMED = 4
 /** Where no fish comes first more often than this, the order is luck. */
 const NOBODY_STANDS_OUT = 0.2
 
+/** Whether those level with the leader are so to the last tenth: then nothing in the dish parts them. */
+const isTied = (level: readonly RankedFish[]): boolean => level.slice(0, MOST_NAMED).every(({ fit }) => fit === level[0]?.fit)
+const inWhichOrder = (hidden: boolean): string =>
+  hidden ? 'nobody sees which it is here, so the dear ones stand last and the best known first' : 'the best known stands first'
+
 /**
  * The answer of a line-up in words: fish that no draw tells apart are named together, since their order says nothing.
- * @returns null where nothing stands in line
+ * @param hidden whether the dish hides which fish it is   @returns null where nothing stands in line
  */
-export function describeVerdict(ranked: readonly RankedFish[]): Verdict | null {
+export function describeVerdict(ranked: readonly RankedFish[], hidden = false): Verdict | null {
   const [leader] = ranked
   if (!leader) return null
   const level = ranked.filter(({ tossUp }) => tossUp)
@@ -28,6 +33,11 @@ export function describeVerdict(ranked: readonly RankedFish[]): Verdict | null {
       return {
         headline: `Nobody stands out: ${level.length} fish do it alike`,
         words: `${joinWords(named)} among them; none comes first in more than ${ofHundred(most)} of 100 draws. Take the cheapest, or the one that looks best.`,
+      }
+    if (isTied(level))
+      return {
+        headline: `${leader.common}, among equals`,
+        words: `${level.length} fish meet this as well, ${joinWords(named.slice(1))} among them: ${inWhichOrder(hidden)}. Let price, or the look of it, decide.`,
       }
     return {
       headline: `A toss-up: ${more > 0 ? `${named.join(', ')} and ${more} more` : joinWords(named)}`,
