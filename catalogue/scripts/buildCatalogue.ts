@@ -5,10 +5,11 @@ import { fileURLToPath } from 'node:url'
 import { expandSpecies } from '../src/expand/expandSpecies.ts'
 import { readMeasured } from '../src/measured/readMeasured.ts'
 import { checkSpecies } from '../src/source/checkSpecies.ts'
+import { addNames } from '../src/source/readNames.ts'
 import { readSpeciesFiles } from '../src/source/readSpeciesFiles.ts'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
-const sources = readSpeciesFiles(here('../species'))
+const sources = addNames(readSpeciesFiles(here('../species')), here('../names'))
 const measured = readMeasured()
 const mistakes = [
   ...checkSpecies(sources),

@@ -9,10 +9,11 @@ import { readMeasured } from './measured/readMeasured.ts'
 import { describeBook } from './report/describeBook.ts'
 import { findFarApart, findGaps } from './report/findGaps.ts'
 import { checkSpecies, findMistakes } from './source/checkSpecies.ts'
+import { addNames } from './source/readNames.ts'
 import { readSpeciesFiles } from './source/readSpeciesFiles.ts'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
-const sources = readSpeciesFiles(here('../species'))
+const sources = addNames(readSpeciesFiles(here('../species')), here('../names'))
 const [cod] = sources.filter(({ scientific }) => scientific === 'Gadus morhua')
 if (!cod) throw new Error('the book has no cod')
 

@@ -19,6 +19,7 @@ export const USAGE = `tender-gill <verb> [file] [--lines]
   turning    what would change a line-up, or set a fish first
   pot        several fish for one pot
   fish-first dishes and methods for fish that were seen
+  find       a fish by any name it is sold under
   species    every species of the book, or: species "<scientific name>"
 One JSON document is read from the file or standard input and one is written.
 With --lines: one document a line in, one a line out, in order; a failing line gives {"error":{"problems":[...]}}.`

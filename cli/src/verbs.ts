@@ -45,6 +45,12 @@ export function createVerbs(today: string): Readonly<Record<string, () => Promis
       const { parsePotRequest } = await studies()
       return verb(parsePotRequest, (request) => answerPot(request, sheet(), { today }))
     },
+    find: async () => {
+      const { parseFindRequest } = await studies()
+      const { answerFind, createNameSearch } = await import('@tender-gill/names')
+      const search = createNameSearch(listSpecies().flatMap(({ offers: [offer], names }) => (offer ? [{ ...offer, names }] : [])))
+      return verb(parseFindRequest, (request) => ({ ok: true, value: answerFind(request, search) }))
+    },
     'fish-first': async () => {
       const { parseFishFirstRequest } = await studies()
       return verb(parseFishFirstRequest, (request) => answerFishFirst(request, sheet(), { today }))

@@ -10,7 +10,7 @@ import formats from 'ajv-formats'
 import standaloneCode from 'ajv/dist/standalone/index.js'
 import { build } from 'esbuild'
 import { Brief, StandInsRequest } from '../src/brief.ts'
-import { FishFirstRequest, PotRequest, TurningRequest } from '../src/studies.ts'
+import { FindRequest, FishFirstRequest, PotRequest, TurningRequest } from '../src/studies.ts'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 const plain = <T>(module: T | { default: T }) => (typeof module === 'function' ? module : (module as { default: T }).default)
@@ -64,4 +64,5 @@ await write('compiledStudies.js', {
   parseTurningRequest: TurningRequest,
   parsePotRequest: PotRequest,
   parseFishFirstRequest: FishFirstRequest,
+  parseFindRequest: FindRequest,
 })

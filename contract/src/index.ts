@@ -75,6 +75,8 @@ export {
   DishForSeen,
   FishFirst,
   FishFirstRequest,
+  FindRequest,
+  FoundNames,
   MethodForSeen,
   Pot,
   PotPlace,

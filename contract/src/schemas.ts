@@ -45,7 +45,7 @@ import {
 import { SourceSpecies } from './sourceSpecies.ts'
 import { SpeciesSheet } from './species.ts'
 import { StandIns, SwapMap } from './standIns.ts'
-import { FishFirst, FishFirstRequest, PotPlan, PotRequest, TurningPoints, TurningRequest } from './studies.ts'
+import { FindRequest, FishFirst, FishFirstRequest, FoundNames, PotPlan, PotRequest, TurningPoints, TurningRequest } from './studies.ts'
 
 import { closed, IsoDate, nullable, Text } from './schemaParts.ts'
 import { SettledName } from './merchants.ts'
@@ -102,6 +102,8 @@ export const schemas = {
   FileText,
   FishFirst,
   FishFirstRequest,
+  FindRequest,
+  FoundNames,
   Health,
   HouseSpeciesInput,
   HouseSpeciesRecord,

@@ -161,3 +161,34 @@ export const FishFirst = closed(
   { $id: 'FishFirst' },
 )
 export type FishFirst = Static<typeof FishFirst>
+
+/** A name that a fish is sold under, in any tongue, script or spelling. */
+export const FindRequest = closed(
+  {
+    name: Text(120),
+    language: Type.Optional(Type.String({ pattern: '^[a-z]{2}$', description: 'A tongue whose names come first.' })),
+    most: Type.Optional(Type.Integer({ minimum: 1, maximum: 50, description: 'Default 8.' })),
+  },
+  { $id: 'FindRequest' },
+)
+export type FindRequest = Static<typeof FindRequest>
+
+/** Which fish a name may mean. */
+export const FoundNames = closed(
+  {
+    hits: Type.Array(
+      closed({
+        species: ScientificName,
+        common: Text(80),
+        matched: Text(80),
+        language: nullable(Type.String({ description: 'Of the name that matched; null for the book’s own and scientific names.' })),
+        place: Type.Optional(Type.String({ description: 'Country whose name it is, where it is of one.' })),
+      }),
+      { description: 'Best first.' },
+    ),
+    shared: Type.Boolean({ description: 'Whether several species are sold under it.' }),
+    sentence: nullable(Type.String()),
+  },
+  { $id: 'FoundNames' },
+)
+export type FoundNames = Static<typeof FoundNames>

@@ -1,1 +1,2 @@
-export { createFishSearch, type FishHit, type FishSearch, type SharedName } from './fishSearch.ts'
+export { createFishSearch, createNameSearch, type FishHit, type FishSearch, type NamedFish, type SharedName } from './fishSearch.ts'
+export { answerFind } from './answerFind.ts'

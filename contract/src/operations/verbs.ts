@@ -35,4 +35,11 @@ export const verbs = {
     input: 'FishFirstRequest',
     output: 'FishFirst',
   }),
+  find: question({
+    ...computed,
+    path: '/find',
+    summary: 'A fish by any name it is sold under',
+    input: 'FindRequest',
+    output: 'FoundNames',
+  }),
 }

@@ -23,7 +23,7 @@ import { ServingInput, HouseSpeciesInput, LeaningsInput, PriceInput, SeasonInput
 import { SourceSpecies } from '../sourceSpecies.ts'
 import { SpeciesSheet } from '../species.ts'
 import { StandIns, SwapMap } from '../standIns.ts'
-import { FishFirst, FishFirstRequest, PotPlan, PotRequest, TurningPoints, TurningRequest } from '../studies.ts'
+import { FindRequest, FishFirst, FishFirstRequest, FoundNames, PotPlan, PotRequest, TurningPoints, TurningRequest } from '../studies.ts'
 import { YearOfDish } from '../year.ts'
 import { toProblems } from './toProblems.ts'
 
@@ -50,6 +50,8 @@ export const parseStandInsRequest = createParser(StandInsRequest)
 export const parseTurningRequest = createParser(TurningRequest)
 export const parsePotRequest = createParser(PotRequest)
 export const parseFishFirstRequest = createParser(FishFirstRequest)
+export const parseFindRequest = createParser(FindRequest)
+export const parseFoundNames = createParser(FoundNames)
 export const parseTurningPoints = createParser(TurningPoints)
 export const parsePotPlan = createParser(PotPlan)
 export const parseFishFirst = createParser(FishFirst)

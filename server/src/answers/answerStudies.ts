@@ -2,6 +2,8 @@ import type {
   Brief,
   FishFirst,
   FishFirstRequest,
+  FindRequest,
+  FoundNames,
   LineUp,
   PotPlan,
   PotRequest,
@@ -23,7 +25,9 @@ import {
   stepTurningPoints,
   stepYearOfDish,
 } from '@tender-gill/core'
+import { answerFind } from '@tender-gill/names'
 import type { Study } from '../compute/study.ts'
+import { searchNames } from './searchNames.ts'
 import { unwrap } from '../http/parseInput.ts'
 
 /** Work in steps whose end may be a refusal: the value, or a 400 that names the places. */
@@ -53,5 +57,9 @@ const pot: Study<PotRequest, Untold<PotPlan>> = async (desk, kitchen, request) =
 const fishFirst: Study<FishFirstRequest, Untold<FishFirst>> = async (desk, kitchen, request) =>
   unwrap(answerFishFirst(request, (await desk.openSheets(kitchen)).sheetOf(request), kitchen))
 
+/** By the names of the kitchen's own book. */
+const find: Study<FindRequest, FoundNames> = async (desk, kitchen, request) =>
+  answerFind(request, searchNames((await desk.books.read(kitchen.id)).sheets))
+
 /** The engine's verbs on a kitchen's day. */
-export const answerStudies = { lineUp, standIns, swapMap, year, turningPoints, pot, fishFirst }
+export const answerStudies = { lineUp, standIns, swapMap, year, turningPoints, pot, fishFirst, find }
