@@ -55,6 +55,24 @@ export const LINE_UPS: readonly LineUpQuestion[] = [
   { name: 'Lunch for a pregnant guest', brief: { method: 'steam', format: 'portion', covers: 2, diners: { pregnant: 1 } } },
   { name: 'Baked fillets for small children', brief: { method: 'roast', format: 'fillet-skinless', covers: 4, diners: { children: 2 } } },
   { name: 'A steak braised in coconut', brief: { method: 'curry', format: 'chunk', seasoning: 'bold', longCooking: true } },
+  { name: 'Seared rare', brief: { method: 'pan-sear', format: 'steak', doneness: 'rare', rawTreatment: 'frozen' } },
+  { name: 'Fried, then kept in acid', brief: { method: 'shallow-fry', format: 'fillet-skin-on', style: 'kept-in-acid' } },
+  { name: 'Poached in oil', brief: { method: 'poach', format: 'portion', style: 'oil' } },
+  { name: 'Cubes in citrus', brief: { method: 'raw', format: 'chunk', style: 'cubes-in-acid', rawTreatment: 'frozen' } },
+  { name: 'Thin and rolled', brief: { method: 'raw', format: 'slice', style: 'rolled', rawTreatment: 'frozen' } },
+  { name: 'Chopped raw', brief: { method: 'raw', format: 'mince', style: 'chopped', rawTreatment: 'frozen' } },
+  { name: 'Pickled sour', brief: { method: 'cure', format: 'fillet-skin-on', style: 'sour', rawTreatment: 'frozen' } },
+  { name: 'Dry-salted, soaked and cooked', brief: { method: 'cure', format: 'fillet-skin-on', style: 'dry-salt', servedAs: 'cooked' } },
+  { name: 'Ripened whole in salt', brief: { method: 'cure', format: 'whole', style: 'ripened', rawTreatment: 'frozen' } },
+  { name: 'A loin dried in air', brief: { method: 'cure', format: 'portion', style: 'air-dried', rawTreatment: 'frozen' } },
+  {
+    name: 'Lean fish smoked to be poached',
+    brief: { method: 'smoke', format: 'fillet-skin-on', smokeHeat: 'cold', style: 'lean', servedAs: 'cooked' },
+  },
+  { name: 'Cakes bound with potato', brief: { method: 'mince', format: 'mince', style: 'bound' } },
+  { name: 'A chopped patty', brief: { method: 'mince', format: 'mince', style: 'chopped' } },
+  { name: 'Dark, strong balls', brief: { method: 'mince', format: 'mince', style: 'dark' } },
+  { name: 'A cheap fried supper', brief: { method: 'deep-fry', format: 'portion', spend: 'least' } },
 ]
 
 export const LADDERS: readonly LadderQuestion[] = [

@@ -262,7 +262,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     asks: {
       cohesion: from(6, 5, 'it simmers and is served from the pot', 3),
       firmness: band(5.5, 8.8, 3, 'bite against the sauce'),
-      tolerance: from(5, 2, 'it stands in hot gravy'),
+      tolerance: from(4.2, 2, 'it stands in hot gravy'),
       flavour: band(2.5, 7.5, 1, 'spice carries a stronger fish'),
       fat: band(1, 12, 1, 'a little fat carries the spice'),
       bones: upTo(3, 2, 'eaten with rice and by hand'),
