@@ -19,6 +19,7 @@ import { assignPot, type PotChoice } from './assignPot.ts'
 import { listRoles, type Role } from './roles.ts'
 import { describeFish } from '../rows/index.ts'
 import { toTenth, toThousandth } from '../rounding/index.ts'
+import { ALL_KINDS } from '../traits/index.ts'
 
 /** Fish in a pot that does not say how many. */
 const POT_PLACES = 3
@@ -147,7 +148,8 @@ export interface PotOptions {
  * @param brief already valid by its schema   @throws RangeError for k outside 2..5
  */
 export function planPot(brief: Brief, sheet: OfferSheet, { today, k }: PotOptions): Result<PotPlan, readonly Problem[]> {
-  const laid = createBoard(brief, sheet, today)
+  // A pot of several is of every kind that is not ruled out.
+  const laid = createBoard(brief.kinds ? brief : { ...brief, kinds: [...ALL_KINDS] }, sheet, today)
   if (!laid.ok) return laid
   const board = laid.value
   const roles = listRoles(board.brief.method, k)

@@ -63,5 +63,7 @@ export const createPlainBrief = (method: Method, format: Format): Brief => ({
   dish: method,
   method,
   format,
+  // Asked of one animal after another, whichever it is.
+  kinds: ['fish', 'crustacean', 'cephalopod', 'bivalve'],
   ...(format === 'whole' ? { wholeWeightG: { from: WHOLE_LEAST_G, to: WHOLE_MOST_G[method] ?? WHOLE_USUAL_G } } : {}),
 })

@@ -122,7 +122,7 @@ export const briefArbitrary: fc.Arbitrary<Brief> = fc
     style: fc.nat(),
     cooked: fc.boolean(),
     rare: fc.constantFrom(false, false, true),
-    said: saidArbitrary,
+    said: fc.oneof({ weight: 4, arbitrary: fc.constant({}) }, { weight: 1, arbitrary: saidArbitrary }),
   })
   .map(({ pair, style, cooked, rare, said, ...rest }) => {
     const styles = listStyles(pair.method)

@@ -197,7 +197,9 @@ export function createEngine(shelf: SheetShelf) {
     /** Which fish stand in for which in one way of cooking; every pair is compared once for each way and day. */
     swapMap: async (ref: SheetRef, method: Method): Promise<Result<SwapMap, readonly Problem[]>> => {
       const { sheet, today, maps } = await open(ref)
-      const ready = maps.get(method) ?? tell(mapSwaps(createPlainBrief(method, usualFormats(method)[0] ?? 'portion'), sheet, { today }))
+      // A swap is for an animal of its kind, as where no kinds are named.
+      const { kinds: _kinds, ...plain } = createPlainBrief(method, usualFormats(method)[0] ?? 'portion')
+      const ready = maps.get(method) ?? tell(mapSwaps(plain, sheet, { today }))
       maps.set(method, ready)
       return ready
     },
