@@ -47,7 +47,10 @@ export function describeTurn(turn: Turn, field: Field): TurningPoint {
       to: value,
       opens:
         key === 'colour'
-          ? [{ path: '/colour/pull', value: move.to }]
+          ? [
+              { path: '/colour/pull', value: move.to },
+              { path: '/colour/wanted', value: scored?.ask.wanted ?? [] },
+            ]
           : [{ path: `${path}/pull`, value: move.to }, ...asItStands(path, scored?.ask)],
       sentence: say('turn.pull', {
         fish: first.common,
