@@ -40,7 +40,8 @@ test('three fish side by side for a dish: points that add up, and fit against co
   for (const text of await rows.allInnerTexts()) {
     const [, fit = '0', missing = '0'] = /([\d.]+) = 100 − ([\d.]+)/.exec(text) ?? []
     expect(Number(fit) + Number(missing)).toBeCloseTo(100, 5)
-    const told = text.split('a portion').at(-1) ?? ''
+    // The price comes first; what costs points may be named after a portion too.
+    const told = text.split('a portion').slice(1).join('')
     const lost = [...told.matchAll(/(\d[\d.]*)(?:,|\s*$)/g)].map((match) => Number(match[1]))
     expect(lost.reduce((sum, points) => sum + points, 0)).toBeCloseTo(Number(missing), 1)
   }

@@ -9,7 +9,7 @@ test('from a fish, found under a misspelt market name, to the dish it does best'
   await search.pressSequentially('makerel')
   await expect(page.getByRole('option').filter({ hasText: 'Scomber scombrus' })).toBeVisible()
   await search.fill('saumon')
-  await expect(page.getByRole('option').first()).toContainText('Atlantic salmon')
+  await expect(page.getByRole('listbox', { name: 'Fish found' }).getByRole('option').first()).toContainText('Atlantic salmon')
   await search.press('Enter')
   await expect(page.getByRole('heading', { name: 'Atlantic salmon', level: 1 })).toBeVisible()
   await page.getByRole('link', { name: 'I have this fish' }).click()
