@@ -29,12 +29,12 @@ test('from a dish to a fish, its stand-ins and a weight to buy, and all still th
   await page.mouse.move(box.x + 30, box.y + box.height / 2, { steps: 8 })
   await expect.poll(orderOf).not.toEqual(orderBefore)
   await page.mouse.up()
-  await expect(page.getByRole('textbox', { name: 'Fat from' })).not.toHaveValue('3')
+  await expect(page.getByRole('textbox', { name: 'Fat from' })).not.toHaveValue('0.5')
   const after = await readLeader(page)
 
   // Arrow keys move an end; the docket keeps what was set.
   await page.getByRole('slider', { name: 'Firmness from' }).press('ArrowLeft')
-  await expect(page.getByRole('textbox', { name: 'Firmness from' })).toHaveValue('5.5')
+  await expect(page.getByRole('textbox', { name: 'Firmness from' })).toHaveValue('6.5')
   const leader = await readLeader(page)
 
   const ladder = page.getByRole('region', { name: 'If it is not there' })
@@ -62,7 +62,7 @@ test('from a dish to a fish, its stand-ins and a weight to buy, and all still th
   await expect(page.getByRole('region', { name: 'What to buy' }).getByRole('heading', { name: leader })).toBeVisible()
   await expect(page.getByRole('region', { name: 'What to buy' })).toContainText(weight)
   await page.getByRole('link', { name: 'Line-up', exact: true }).click()
-  await expect(page.getByRole('textbox', { name: 'Firmness from' })).toHaveValue('5.5')
+  await expect(page.getByRole('textbox', { name: 'Firmness from' })).toHaveValue('6.5')
   await expect(page.getByRole('button', { name: new RegExp(`^${leader}`) })).toBeVisible()
   expect([before, after, leader].every((name) => name.length > 2)).toBe(true)
 })
@@ -78,7 +78,7 @@ test('Escape puts a held band back, and nothing is kept', async ({ page }) => {
   await page.mouse.move(box.x - 60, box.y + box.height / 2, { steps: 5 })
   await page.keyboard.press('Escape')
   await page.mouse.up()
-  await expect(page.getByRole('textbox', { name: 'Holds together from' })).toHaveValue('6')
+  await expect(page.getByRole('textbox', { name: 'Holds together from' })).toHaveValue('7')
   expect(await readLeader(page)).toBe(leader)
   expect(await page.evaluate(() => localStorage.getItem('tender-gill-documents|lantern-house') ?? '{}')).toBe('{}')
 })
