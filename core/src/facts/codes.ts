@@ -185,6 +185,7 @@ export const FACT_PARAMS = {
   'change.state.frozen': [],
   'change.origin.farmed': [],
   'change.origin.wild': [],
+  'change.allergen': ['allergen', 'was'],
   'change.safety.in': ['cautions'],
   'change.safety.out': ['cautions'],
   'change.season.better': ['now', 'was'],

@@ -9,6 +9,7 @@ import {
   DEFAULT_STEAK_MM,
   EEL_ROUND_MM,
   EEL_ROUNDS,
+  FLAT_STEAK_DEPTHS,
   HISTAMINE_LIMITS,
   LEAST_STEAK_SHARE,
   NOT_LANDED_SHARE,
@@ -34,6 +35,8 @@ const originMatches = (offer: ResolvedOffer, brief: NormalisedBrief) =>
 const partMatches = ({ part }: ResolvedOffer, brief: NormalisedBrief): boolean => {
   const cuts = CUTS_OF_PART[part]
   if (cuts && !cuts.includes(brief.format)) return false
+  // A cut asks for them by itself.
+  if (part === 'head' || part === 'frame') return brief.part === 'any'
   if (brief.part !== 'any') return part === brief.part || (brief.part === 'body' && EVEN_PARTS.includes(part))
   return EVEN_PARTS.includes(part) || (readAskTable(brief).parts?.first.includes(part) ?? false)
 }
@@ -55,8 +58,12 @@ export const largestSteakG = ({ body, weightG }: ResolvedOffer, { thicknessMm }:
     ? EEL_ROUNDS * computeSteakG(body, weightG.high, Math.max(EEL_ROUND_MM, thicknessMm ?? 0))
     : computeSteakG(body, weightG.high, thicknessMm ?? DEFAULT_STEAK_MM)
 
+/** A slice across a thin flat fish cannot stand on its cut face: it is no steak of that thickness. */
+const isTooSlim = ({ body, depthMm }: ResolvedOffer, { thicknessMm }: NormalisedBrief): boolean =>
+  body === 'flat' && (thicknessMm ?? DEFAULT_STEAK_MM) > FLAT_STEAK_DEPTHS * depthMm.high
+
 function isTooThin(offer: ResolvedOffer, brief: NormalisedBrief): boolean {
-  if (brief.format === 'steak') return largestSteakG(offer, brief) < leastSteakG(brief)
+  if (brief.format === 'steak') return isTooSlim(offer, brief) || largestSteakG(offer, brief) < leastSteakG(brief)
   const asksDepth =
     brief.format === 'portion' || brief.format === 'chunk' || brief.format === 'fillet-skin-on' || brief.format === 'fillet-skinless'
   return asksDepth && brief.thicknessMm !== null && offer.depthMm.high < brief.thicknessMm

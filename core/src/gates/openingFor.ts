@@ -4,6 +4,7 @@ import { computeDaysLeft } from '../cold/index.ts'
 import { midMonth, monthsByNearness } from '../market/index.ts'
 import { findRawRefusal, isServedRaw } from '../safety/index.ts'
 import { usualFormats } from '../tables/cuts.ts'
+import { FLAT_STEAK_DEPTHS } from '../tables/constants.ts'
 import { CUTS_OF_PART } from '../tables/formats.ts'
 import { findForms, kindOf, readTrait, type Candidate } from '../traits/index.ts'
 import { largestSteakG, leastSteakG, seasonGate } from './findGates.ts'
@@ -56,6 +57,7 @@ function openForm({ offer }: Candidate, brief: NormalisedBrief): GateOpening | u
 
 function openThickness({ offer }: Candidate, brief: NormalisedBrief): GateOpening | undefined {
   if (brief.format === 'steak') {
+    if (offer.body === 'flat' && (brief.thicknessMm ?? 0) > FLAT_STEAK_DEPTHS * offer.depthMm.high) return undefined
     const mm = Math.ceil(leastSteakG(brief) / largestSteakG(offer, { ...brief, thicknessMm: 1 }))
     return mm <= THICKEST_STEAK_MM ? one('/thicknessMm', mm, say('open.steak-thickness', { cut: length(mm) })) : undefined
   }

@@ -141,6 +141,26 @@ describe('who may answer', () => {
   })
 })
 
+describe('a steak', () => {
+  const sized = (low: number, high: number) => ({ low, typical: (low + high) / 2, high, basis: 'compiled' as const })
+
+  it('of an eel is a round, several to a portion; of a thin flat fish there is none thicker than the fish allows', () => {
+    const eel = buildOffer('Piscis longus', { body: 'eel', weightG: sized(300, 1200) })
+    const sole = buildOffer('Piscis tenuis', { body: 'flat', weightG: sized(300, 2500), depthMm: sized(8, 18) })
+    const turbot = buildOffer('Piscis latus', { body: 'flat', weightG: sized(1500, 8000), depthMm: sized(20, 45) })
+    expect([...places({ method: 'braise', format: 'steak', thicknessMm: 45 }, buildSheet(eel, sole, turbot))].sort()).toEqual([
+      'Piscis latus',
+      'Piscis longus',
+    ])
+  })
+
+  it('is no part but the even middle; a frame is asked for by its cut alone', () => {
+    const frame = buildOffer('Piscis osseus', { part: 'frame' })
+    expect(places({ method: 'broth', format: 'frame' }, buildSheet(frame))).toEqual(['Piscis osseus'])
+    expect(places({ method: 'braise', format: 'steak' }, buildSheet(frame))).toEqual([])
+  })
+})
+
 describe('what it may cost without a figure', () => {
   const sheet = buildSheet(
     ...(['premium', 'everyday', 'under-used'] as const).map((market) => buildOffer(`Piscis ${market.slice(0, 3)}`, { market })),

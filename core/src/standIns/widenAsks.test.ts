@@ -57,6 +57,14 @@ describe('the dish as it is served', () => {
     )
   })
 
+  it('says another allergen class before anything else where the brief lets one in', () => {
+    const missing = buildOffer('Piscis absens')
+    const squid = buildOffer('Loligo quaedam', { allergen: 'mollusc' })
+    const { ladder } = ask({ ...buildBrief(), missing: missing.species, kinds: ['fish', 'cephalopod'] }, missing, squid)
+    expect(ladder[0]?.changes[0]?.sentence).toMatchObject({ code: 'change.allergen' })
+    expect(ask({ ...buildBrief(), missing: missing.species }, missing, squid).order).toEqual([])
+  })
+
   it('counts what the flesh is, whatever the dish asks: the nearer of two fish that do it as well is more alike', () => {
     const missing = buildOffer('Piscis absens', { flesh: { flavour: 2, flake: 5 } })
     const near = buildOffer('Piscis propior', { flesh: { flavour: 2.5, flake: 5 } })

@@ -191,6 +191,8 @@ export const DEFAULT_STEAK_MM = 25
 /** Rounds of an eel: at least this thick, and this many to a portion's piece. Compiled. */
 export const EEL_ROUND_MM = 40
 export const EEL_ROUNDS = 2
+/** A steak of a flat fish is at most this many times as thick as its flesh is deep. Compiled. */
+export const FLAT_STEAK_DEPTHS = 2
 
 /** Cooked share of a whole fish's weight, for the size that serves n. */
 export const WHOLE_COOKED_SHARE = 0.45

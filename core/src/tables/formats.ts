@@ -22,6 +22,8 @@ export const HELD_BY_SKIN: { readonly [F in Format]?: number } = { whole: 1.5, '
 export const CUTS_OF_PART: { readonly [P in Part]?: readonly Format[] } = {
   belly: ['portion', 'chunk', 'slice', 'mince'],
   collar: ['portion', 'chunk'],
+  head: ['frame'],
+  frame: ['frame'],
   tail: ['portion', 'chunk', 'slice', 'mince', 'fillet-skin-on', 'fillet-skinless'],
 }
 /** The even middle of a fish: what answers where no part is named. */

@@ -1,7 +1,14 @@
 import { execFileSync } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 import { catalogueSnapshot } from '@tender-gill/catalogue/book'
-import { parseFishFirst, parsePotPlan, parseSwapMap, parseTurningPoints, parseYearOfDish } from '@tender-gill/contract/validators'
+import {
+  parseFishFirst,
+  parseFoundNames,
+  parsePotPlan,
+  parseSwapMap,
+  parseTurningPoints,
+  parseYearOfDish,
+} from '@tender-gill/contract/validators'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { GoneAway, runInSlices } from '../compute/study.ts'
 import { startTestServer, type TestServer } from '../testing/testServer.ts'
@@ -34,6 +41,7 @@ const FACES = [
     },
     parseFishFirst,
   ],
+  ['/api/find', 'find', { name: 'loup de mer', language: 'fr', most: 5 }, parseFoundNames],
 ] as const
 
 describe('studies of a line-up', () => {
@@ -57,6 +65,8 @@ describe('studies of a line-up', () => {
     ['/api/pot', { ...brief, places: 6 }, '/places'],
     ['/api/pot', { ...brief, covers: 0 }, '/covers'],
     ['/api/fish-first', { seen: [] }, '/seen'],
+    ['/api/find', { name: '' }, '/name'],
+    ['/api/find', { name: 'cod', language: 'French' }, '/language'],
     ['/api/fish-first', { seen: [{ species: 'Nemo nemo' }] }, '/seen/0/species'],
     ['/api/fish-first', { seen: [{ species: 'Zeus faber' }], dishes: [{ ...brief, dish: '' }] }, '/dishes/0/dish'],
   ])('%s refuses at its place', async (path, body, place) => {

@@ -188,6 +188,7 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'change.state.frozen': 'Frozen: thaw it overnight in the fridge, on a rack.',
   'change.origin.farmed': 'Farmed instead of wild.',
   'change.origin.wild': 'Wild instead of farmed.',
+  'change.allergen': 'Another allergen: {allergen} instead of {was}. Tell the floor and the allergen sheet.',
   'change.safety.in': 'Brings a caution: {cautions}.',
   'change.safety.out': 'No caution any more: {cautions}.',
   'change.season.better': 'In better flesh at this time of year: {now} of 10 against {was}.',

@@ -3,6 +3,7 @@ import { findPullChange, findTimeChange } from './cooking.ts'
 import { findBonesChange, findBrineChange, findFatChange, findHandlingChange, findSeasoningChange, findSkinChange } from './flesh.ts'
 import { change, type FindChange, type Swap } from './swap.ts'
 import {
+  findAllergenChange,
   findFormatChange,
   findOriginChange,
   findPriceChange,
@@ -18,6 +19,7 @@ const MOST_CHANGES = 6
 
 /** In the order of consequence: what can hurt, what it costs, how much, how long, then how it is handled and seasoned, then where it comes from. */
 const FINDERS: readonly FindChange[] = [
+  findAllergenChange,
   findSafetyChange,
   findPriceChange,
   findWeightChange,

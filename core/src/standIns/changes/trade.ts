@@ -47,6 +47,15 @@ const FISH_CAUTIONS: ReadonlySet<string> = new Set([
   ...['spines', 'listing', 'doneness', 'bones'],
 ])
 
+/** Another allergen class, where the brief lets other animals in: the floor must know before anything else. */
+export const findAllergenChange: FindChange = ({ missing, candidate }) =>
+  missing.offer.allergen === candidate.offer.allergen
+    ? undefined
+    : change(
+        'safety',
+        say('change.allergen', { allergen: term('allergen', candidate.offer.allergen), was: term('allergen', missing.offer.allergen) }),
+      )
+
 export const findSafetyChange: FindChange = ({ missing, candidate, brief }) => {
   const kindsOf = ({ offer }: Candidate) =>
     [...new Set(findCautions(offer, brief).map(({ kind }) => kind))].filter((kind) => FISH_CAUTIONS.has(kind))

@@ -8,9 +8,24 @@ import { gridCell } from '@tender-gill/core'
 import { useEffect, type ReactNode } from 'react'
 import { Controller, useFormContext, useWatch } from 'react-hook-form'
 import { useKitchenQuery } from '../../api/api.ts'
-import { FORMAT_LABEL, METHOD_LABEL, STYLE_LABEL, formatTemperature } from '../../reader/index.ts'
+import { FORMAT_LABEL, METHOD_LABEL, STYLE_LABEL } from '../../reader/index.ts'
 import { INK } from '../../theme.ts'
 import { asksRawTreatment, asksServedAs, type BriefForm } from './briefForm.ts'
+import {
+  DONENESSES,
+  EATEN,
+  ORIGINS,
+  PARTS,
+  SEASONINGS,
+  SHELLFISH,
+  SKINS,
+  SMOKES,
+  SPENDS,
+  STATES,
+  TREATMENTS,
+  WATERS,
+  WEIGHED,
+} from './briefChoices.ts'
 import { WatersChoice } from './WatersChoice.tsx'
 import { Choice, TextInput, Tick } from './fields.tsx'
 
@@ -93,56 +108,22 @@ export function BriefFields() {
       <Group title="The dish">
         <TextInput name="dish" label="What it is called" wide />
         <Choice name="method" label="How it is cooked" options={METHODS.map((one) => [one, METHOD_LABEL[one]])} />
+        {styles.length > 0 && <Choice name="style" label="Style" options={styles.map((one) => [one, STYLE_LABEL[one]])} />}
         <Choice name="format" label="Cut" options={options} />
         {format === 'whole' ? (
           <TextInput key="wholeServes" name="wholeServes" label="Eaters a fish" hint="Empty: any size" numeric />
         ) : (
           <TextInput key="thicknessMm" name="thicknessMm" label="Thickness, mm" hint="Empty: as it comes" numeric />
         )}
-        {styles.length > 0 && <Choice name="style" label="Style" options={styles.map((style) => [style, STYLE_LABEL[style]])} />}
-        {method === 'smoke' && (
-          <Choice
-            name="smokeHeat"
-            label="Smoke"
-            options={[
-              ['hot', 'hot'],
-              ['cold', 'cold'],
-            ]}
-          />
-        )}
-        {asksServedAs({ method, smokeHeat }) && (
-          <Choice
-            name="servedAs"
-            label="Eaten"
-            options={[
-              ['raw', 'as it is'],
-              ['cooked', 'heated through first'],
-            ]}
-          />
-        )}
-        {asksRawTreatment(method) && (
-          <Choice
-            name="rawTreatment"
-            label="Before serving raw"
-            options={[
-              ['none', 'not frozen'],
-              ['frozen', 'frozen by the published rule'],
-            ]}
-          />
-        )}
+        {method === 'smoke' && <Choice name="smokeHeat" label="Smoke" options={SMOKES} />}
+        {asksServedAs({ method, smokeHeat }) && <Choice name="servedAs" label="Eaten" options={EATEN} />}
+        {asksRawTreatment(method) && <Choice name="rawTreatment" label="Before serving raw" options={TREATMENTS} />}
       </Group>
       <Group title="When, how much, for whom">
         <TextInput name="date" label="Served on" hint={isPast ? 'That day is past' : 'Empty: no day yet'} date />
         <TextInput name="covers" label="Covers" numeric />
         <TextInput name="portionG" label="Portion, g" numeric />
-        <Choice
-          name="portionBasis"
-          label="Weighed"
-          options={[
-            ['cooked', 'cooked'],
-            ['raw', 'raw'],
-          ]}
-        />
+        <Choice name="portionBasis" label="Weighed" options={WEIGHED} />
         <TextInput name="children" label="Children under 12" numeric />
         <TextInput name="pregnant" label="Pregnant" numeric />
         <TextInput name="elderly" label="Elderly" numeric />
@@ -159,101 +140,21 @@ export function BriefFields() {
         <Several name="allergies" label="Allergies" options={ALLERGENS.map((allergen) => [allergen, `No ${allergen}`])} />
       </Group>
       <Group title="Manner">
-        <Choice
-          name="skin"
-          label="Skin"
-          options={[
-            ['', 'as the house has it'],
-            ['any', 'no matter'],
-            ['crisp', 'crisp, it is the point'],
-            ['off', 'off'],
-          ]}
-        />
-        <Choice
-          name="seasoning"
-          label="Seasoning"
-          options={[
-            ['', 'as the house has it'],
-            ['balanced', 'balanced'],
-            ['gentle', 'gentle: the fish speaks'],
-            ['bold', 'bold: strong flavours'],
-          ]}
-        />
-        <Choice
-          name="doneness"
-          label="Doneness"
-          options={[
-            ['', 'as the house has it'],
-            ['set', `set, ${formatTemperature(63)}`],
-            ['moist', 'moist, below'],
-            ['rare', 'rare, raw in the middle'],
-          ]}
-        />
-        <Choice
-          name="origin"
-          label="Origin"
-          options={[
-            ['', 'as the house has it'],
-            ['any', 'wild or farmed'],
-            ['wild', 'wild'],
-            ['farmed', 'farmed'],
-          ]}
-        />
-        <Choice
-          name="state"
-          label="Fresh or frozen"
-          options={[
-            ['', 'as the house has it'],
-            ['any', 'either'],
-            ['fresh', 'fresh'],
-            ['frozen', 'frozen'],
-          ]}
-        />
-        <Choice
-          name="habitat"
-          label="From"
-          options={[
-            ['any', 'any water'],
-            ['sea', 'the sea'],
-            ['fresh', 'fresh water'],
-          ]}
-        />
-        <Choice
-          name="part"
-          label="Part"
-          options={[
-            ['any', 'as the dish has it'],
-            ['body', 'the body'],
-            ['loin', 'the loin'],
-            ['tail', 'the tail'],
-            ['belly', 'the belly'],
-            ['collar', 'the collar'],
-          ]}
-        />
-        <Several
-          name="shellfish"
-          label="Also"
-          options={[
-            ['crustacean', 'Prawns and crab too'],
-            ['cephalopod', 'Squid and octopus too'],
-            ['bivalve', 'Mussels and clams too'],
-          ]}
-        />
+        <Choice name="skin" label="Skin" options={SKINS} />
+        <Choice name="seasoning" label="Seasoning" options={SEASONINGS} />
+        <Choice name="doneness" label="Doneness" options={DONENESSES} />
+        <Choice name="origin" label="Origin" options={ORIGINS} />
+        <Choice name="state" label="Fresh or frozen" options={STATES} />
+        <Choice name="habitat" label="From" options={WATERS} />
+        <Choice name="part" label="Part" options={PARTS} />
+        <Several name="shellfish" label="Also" options={SHELLFISH} />
         <Tick name="longCooking" label="Cooks long, or nobody watches it" />
       </Group>
       <Group title="Season">
         <WatersChoice />
       </Group>
       <Group title="Money and waiting">
-        <Choice
-          name="spend"
-          label="What it may cost"
-          options={[
-            ['any', 'whatever it costs'],
-            ['everyday', 'everyday fish'],
-            ['least', 'as little as can be'],
-          ]}
-        />
+        <Choice name="spend" label="What it may cost" options={SPENDS} />
         {spend !== 'any' && <Tick name="spendMust" label="No dear fish at all" />}
         <TextInput name="budget" label="Budget a portion" hint="Empty: not asked" numeric />
         <Tick name="budgetMust" label="It is a must" />
