@@ -58,6 +58,14 @@ function open(ask: NormalisedAsk, { opens }: AskModifier): NormalisedAsk {
   return { ...ask, from: opens.from === null ? null : ask.from, to }
 }
 
+type Ends = { readonly from?: number | null | undefined; readonly to?: number | null | undefined }
+/** Of two bounds the tighter at each end; an end that neither has stays open. */
+function tighten(a: Ends | null, b: Ends): { from: number | null; to: number | null } {
+  const from = Math.max(a?.from ?? -Infinity, b.from ?? -Infinity)
+  const to = Math.min(a?.to ?? Infinity, b.to ?? Infinity)
+  return { from: from === -Infinity ? null : from, to: to === Infinity ? null : to }
+}
+
 /** Narrows a band to a modifier's edges and raises its pull; if nothing is left the modifier's edge wins. */
 function narrow(base: NormalisedAsk | undefined, modifier: AskModifier): NormalisedAsk {
   const ask = open(base ?? blank(modifier.why), modifier)
@@ -67,11 +75,7 @@ function narrow(base: NormalisedAsk | undefined, modifier: AskModifier): Normali
     if (modifier.from !== undefined) to = Math.max(from, modifier.to ?? from)
     else from = to
   }
-  const tighter = (a: number | null | undefined, b: number | undefined, pick: (...n: number[]) => number) =>
-    b === undefined ? (a ?? null) : a === null || a === undefined ? b : pick(a, b)
-  const must = modifier.must
-    ? { from: tighter(ask.must?.from, modifier.must.from, Math.max), to: tighter(ask.must?.to, modifier.must.to, Math.min) }
-    : ask.must
+  const must = modifier.must ? tighten(ask.must, modifier.must) : ask.must
   return {
     ...ask,
     from,
@@ -112,8 +116,7 @@ function applyWish(key: BandKey, base: NormalisedAsk | undefined, input: AskInpu
   if (!base || base.pull === 0 || !namesBand || letsGo(input) || !isNoStricter(key, input, base))
     return applyInput(base, input, 'brief', why)
   const kept = applyInput(base, { pull: Math.max(base.pull, input.pull ?? 0) }, 'brief', why)
-  const bound = input.must ? { from: base.must?.from ?? input.from ?? null, to: base.must?.to ?? input.to ?? null } : kept.must
-  return { ...kept, must: bound, reason: say('why.asked-already', { why: base.reason }) }
+  return { ...kept, must: input.must ? tighten(base.must, input) : kept.must, reason: say('why.asked-already', { why: base.reason }) }
 }
 
 /** Skin and bone hold what the flesh alone would not: band and must of cohesion are lower there. */

@@ -208,6 +208,15 @@ describe('a wish of the brief', () => {
   })
 })
 
+describe('a wish that is a must', () => {
+  it('bounds where it is tighter than the method, however wide beside the band', () => {
+    const { asks } = normalise({ method: 'grill', format: 'portion', asks: { cohesion: { from: 5, to: 10, must: true } } })
+    expect(asks.cohesion).toMatchObject({ from: METHOD_TABLE.grill.asks.cohesion?.from, must: { from: 5 } })
+    const wide = normalise({ method: 'grill', format: 'portion', asks: { cohesion: { from: 1, to: 10, must: true } } }).asks.cohesion
+    expect(wide?.must?.from).toBe(METHOD_TABLE.grill.asks.cohesion?.must?.from)
+  })
+})
+
 describe('seasoning', () => {
   it('bold or gentle only opens a side: who is inside the balanced band of flavour is inside theirs, on that side', () => {
     fc.assert(
