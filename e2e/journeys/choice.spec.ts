@@ -1,4 +1,5 @@
 import { expect, readLeader, test, waitUntilKept } from '../stack.ts'
+import { choose } from '../choose.ts'
 
 test('the line-up says what would change it, and trying it does', async ({ page }) => {
   await page.goto('/dishes/paprika-skewers/line-up')
@@ -115,8 +116,7 @@ test('what the house is used to pay and how it buys is asked of every dish, and 
   await usual.fill('3,50')
   await page.getByLabel('A kilo of heads, frames and trim is worth, EUR').fill('2')
   await page.getByLabel('A kilo of heads, frames and trim is worth, EUR').press('Enter')
-  await page.getByRole('combobox', { name: 'Whole or cut' }).click()
-  await page.getByRole('option', { name: 'whole, and cut here' }).click()
+  await choose(page.getByRole('combobox', { name: 'Whole or cut' }), 'whole, and cut here')
   await expect(page.getByRole('combobox', { name: 'Whole or cut' })).toHaveText('whole, and cut here')
   await expect(usual).toHaveValue('3.50')
   await page.reload()
@@ -131,8 +131,7 @@ test('what the house is used to pay and how it buys is asked of every dish, and 
   await usual.press('Enter')
   await page.getByLabel('A kilo of heads, frames and trim is worth, EUR').fill('')
   await page.getByLabel('A kilo of heads, frames and trim is worth, EUR').press('Enter')
-  await page.getByRole('combobox', { name: 'Whole or cut' }).click()
-  await page.getByRole('option', { name: 'whichever comes cheaper' }).click()
+  await choose(page.getByRole('combobox', { name: 'Whole or cut' }), 'whichever comes cheaper')
   await expect(page.getByRole('combobox', { name: 'Whole or cut' })).toHaveText('whichever comes cheaper')
   await waitUntilKept(page)
 })

@@ -1,13 +1,12 @@
 import { expect, readLeader, test, waitUntilKept } from '../stack.ts'
+import { choose } from '../choose.ts'
 
 test('from a dish to a fish, its stand-ins and a weight to buy, and all still there after a reload', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('link', { name: 'New dish' }).click()
   await page.getByLabel('What it is called').fill('Griddled supper')
-  await page.getByRole('combobox', { name: 'How it is cooked' }).click()
-  await page.getByRole('option', { name: 'Grilled over coals' }).click()
-  await page.getByRole('combobox', { name: 'Cut' }).click()
-  await page.getByRole('option', { name: 'chunks' }).click()
+  await choose(page.getByRole('combobox', { name: 'How it is cooked' }), 'Grilled over coals')
+  await choose(page.getByRole('combobox', { name: 'Cut' }), 'chunks')
   await page.getByLabel('Covers').fill('12')
   await page.getByRole('button', { name: 'See who can do it' }).click()
 

@@ -1,4 +1,5 @@
 import { expect, test } from '../stack.ts'
+import { choose } from '../choose.ts'
 
 test('from a fish, found under a misspelt market name, to the dish it does best', async ({ page }) => {
   await page.goto('/')
@@ -26,8 +27,7 @@ test('two fish at the counter with price and weight: the dish each does best, wh
   const bass = seen.getByRole('region', { name: 'European sea bass' })
   await bass.getByLabel('Price, EUR').fill('12')
   await expect(bass.getByText('say it, for price and weight to count')).toBeVisible()
-  await bass.getByRole('combobox', { name: 'How it lies there' }).click()
-  await page.getByRole('option', { name: 'whole', exact: true }).click()
+  await choose(bass.getByRole('combobox', { name: 'How it lies there' }), 'whole')
   await bass.getByLabel('One weighs').fill('450')
   await bass.getByLabel('How many').fill('8')
   const dishes = page.getByRole('list', { name: 'Your dishes for it' })

@@ -1,4 +1,5 @@
 import { expect, readLeader, test } from '../stack.ts'
+import { choose } from '../choose.ts'
 
 const LIST = ['Fish;Cut;Price', 'Haddock;fillet;30,00', 'Red thing;fillet;12', 'Common ling;fillet;dear'].join('\n')
 
@@ -24,8 +25,7 @@ test('a list is brought in, a name settled, a dish marked by its price, and one 
   await expect(page.getByText('3 rows: 1 can be kept, 1 waits for a name, 1 cannot be read.')).toBeVisible()
   const bad = page.getByRole('region', { name: 'Rows that cannot be kept' })
   await expect(bad.getByRole('row').nth(1)).toHaveText(/4\s*Price\s*"dear" is no price/)
-  await page.getByRole('combobox', { name: 'What is Red thing?' }).click()
-  await page.getByRole('option', { name: 'not fish for this kitchen' }).click()
+  await choose(page.getByRole('combobox', { name: 'What is Red thing?' }), 'not fish for this kitchen')
   await page.getByRole('button', { name: 'Take these names so' }).click()
   await expect(page.getByText('3 rows: 1 can be kept, 1 cannot be read.')).toBeVisible()
   await page.getByRole('button', { name: 'Keep the good row' }).click()

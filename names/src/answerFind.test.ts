@@ -23,6 +23,7 @@ describe('a fish by any name', () => {
 
   it.each([
     ['another script', '秋刀魚', 'Pacific saury'],
+    ['the other syllabary', 'さば', 'Chub mackerel'],
     ['words joined', 'lemonsole', 'Lemon sole'],
     ['words apart', 'mack erel', 'Atlantic mackerel'],
     ['swapped letters', 'hadodck', 'Haddock'],

@@ -49,6 +49,8 @@ const fold = (text: string) =>
     .replaceAll(/[\u0300-\u036f]/gu, '')
     .normalize('NFC')
     .toLowerCase()
+    // The two syllabaries of Japanese write the same sounds, ninety-six places apart.
+    .replaceAll(/[\u3041-\u3096]/gu, (kana) => String.fromCodePoint((kana.codePointAt(0) ?? 0) + 0x60))
     .replaceAll('ß', 'ss')
     .replaceAll('ø', 'o')
     .replaceAll('æ', 'ae')

@@ -43,7 +43,7 @@ const namesSize = ({ wholeServes, wholeWeightG }: Pick<Brief, 'wholeServes' | 'w
 function findSpend({ spend = 'any', method }: Brief): readonly AskModifier[] {
   if (spend === 'least')
     return [
-      { key: 'marketClass', to: MARKET_STEP['under-used'], pull: 3, source: 'brief', why: phrase('it should cost as little as it can') },
+      { key: 'marketClass', to: MARKET_STEP['under-used'], pull: 4, source: 'brief', why: phrase('it should cost as little as it can') },
     ]
   if (spend === 'everyday')
     return [{ key: 'marketClass', to: MARKET_STEP.everyday, pull: 3, source: 'brief', why: phrase('everyday fish is what it should be') }]

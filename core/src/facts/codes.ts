@@ -140,6 +140,7 @@ export const FACT_PARAMS = {
   'note.raw.who.all': [],
   'note.raw.who.wild': [],
   'note.raw.who.farmed': [],
+  'note.raw.who.of': ['origin', 'water'],
   'note.raw.fresh-water': [],
   'note.raw.bivalve': [],
   'note.raw.controlled-feed': [],

@@ -26,6 +26,9 @@ describe('what to beware of, whatever the dish', () => {
       expect.stringMatching(/^Farmed fish: reared in the sea on pellets/),
       expect.stringMatching(/^Wild fish: may carry parasites: raw only after freezing/),
     ])
+    const trout = sentenceOf('Oncorhynchus mykiss', 'raw')
+    expect(trout).toContainEqual(expect.stringMatching(/^Farmed fish of the sea: reared in the sea on pellets/))
+    expect(trout).toContainEqual(expect.stringContaining('never raw'))
     expect(sentenceOf('Cyprinus carpio', 'raw')[0]).toContain('never raw')
     expect(sentenceOf('Mytilus edulis', 'raw')[0]).toContain('not offered raw')
     for (const { species, offers } of listSpecies())

@@ -1,4 +1,5 @@
 import type { Fact, Origin, ResolvedOffer } from '@tender-gill/contract'
+import { groupBy } from '../lists/index.ts'
 import { figure, phrase, say, type Caution } from '../facts/index.ts'
 import { MERCURY_UG_PER_G } from '../tables/constants.ts'
 import { describeListing, FREEZING_FOR_RAW } from './published.ts'
@@ -14,19 +15,25 @@ function describeRaw({ water, bivalve, parasites }: ResolvedOffer): Fact {
 }
 
 function listRaw(offers: readonly ResolvedOffer[]): readonly Caution[] {
-  const found = new Map<string, { readonly said: Fact; readonly origins: Set<Origin> }>()
-  for (const offer of offers) {
-    const said = describeRaw(offer)
-    const { origins } = found.get(said.code) ?? { origins: new Set<Origin>() }
-    found.set(said.code, { said, origins: origins.add(offer.origin) })
-  }
-  return [...found.values()].map(({ said, origins }) => {
-    const [origin] = origins
+  const found = groupBy(
+    offers.map((offer) => ({ offer, said: describeRaw(offer) })),
+    ({ said }) => said.code,
+  )
+  const originsOf = (group: readonly { readonly offer: ResolvedOffer }[]) => new Set(group.map(({ offer }) => offer.origin))
+  const groups = [...found.values()]
+  /** Reared in the sea and in fresh water alike: then the water is said with it. */
+  const isReadTwice = (origin: Origin) => groups.filter((group) => originsOf(group).has(origin)).length > 1
+  return groups.flatMap((group) => {
+    const [first] = group
+    if (!first) return []
+    const [origin, ...others] = originsOf(group)
     const who =
-      found.size === 1 || origins.size !== 1
+      groups.length === 1 || origin === undefined || others.length > 0
         ? say('note.raw.who.all')
-        : say(origin === 'wild' ? 'note.raw.who.wild' : 'note.raw.who.farmed')
-    return { kind: 'raw', sentence: say('note.raw', { who, said }) }
+        : isReadTwice(origin)
+          ? say('note.raw.who.of', { origin, water: first.offer.water })
+          : say(origin === 'wild' ? 'note.raw.who.wild' : 'note.raw.who.farmed')
+    return [{ kind: 'raw' as const, sentence: say('note.raw', { who, said: first.said }) }]
   })
 }
 

@@ -12,7 +12,7 @@ import type {
 } from '@tender-gill/contract'
 
 /** Changes whenever any number the engine works with changes, so that a stored answer names what made it. */
-export const ENGINE_VERSION = '2.0.0'
+export const ENGINE_VERSION = '2.1.0'
 
 export type AxisScale = 'linear' | 'sqrt' | 'ln'
 export interface Axis {
@@ -208,7 +208,7 @@ export const DEFAULT_DRAWS = 2000
 export const DEFAULT_ASK_PULL = 3
 
 /** Ice-days a class keeps (commonly published orders of magnitude). */
-export const KEEPING_DAYS: Record<StorageClass, number> = { lean: 12, flat: 14, oily: 8, 'small-pelagic': 5, shellfish: 4 }
+export const KEEPING_DAYS: Record<StorageClass, number> = { lean: 12, flat: 14, oily: 8, salmonid: 12, 'small-pelagic': 5, shellfish: 4 }
 export const THAWED_KEEPS_LESS_DAYS = 3
 /** Ice-days behind a fish when nobody says: low, typical, high. */
 export const UNKNOWN_AGE_DAYS = { low: 1, typical: 3, high: 6 } as const

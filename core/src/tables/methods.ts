@@ -14,6 +14,13 @@ export interface MethodEntry {
 }
 
 const fewBones = (pull = 3) => upTo(2, pull, 'a guest should not have to pick')
+const bakedFillet = { thickness: { from: 14, pull: 1, why: 'a thin fillet is done before the oven has coloured it' } } as const
+/** Minced flesh is pressed together: what held it as a fish no longer counts. */
+const pressed = {
+  binding: from(5, 4, 'pressed flesh has to set'),
+  cohesion: { pull: 0, must: {}, why: 'it is minced' },
+  flake: { pull: 0, why: 'it is minced' },
+} as const
 const eatenOffTheBone = { to: 5, pull: 2, why: 'eaten off the frame, so some bones are expected' }
 
 /** What each way of cooking asks of a fish. Each number stands beside its reason; pulls are 0 to 5. */
@@ -32,6 +39,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
       bones: fewBones(),
     },
     byFormat: {
+      mince: pressed,
       whole: { bones: eatenOffTheBone, thickness: { pull: 0 } },
       'fillet-skinless': { skin: { pull: 0, why: 'the skin is off' } },
       steak: { skin: { pull: 0, why: 'a steak lies on its cut face' }, bones: { to: 4, pull: 2, why: 'a steak keeps its round of bone' } },
@@ -53,6 +61,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     byFormat: {
       whole: { bones: eatenOffTheBone, thickness: { pull: 0 } },
       portion: { thickness: { to: 26 } },
+      mince: pressed,
       steak: { bones: { to: 4, pull: 2 } },
     },
   },
@@ -75,7 +84,10 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
         flavour: { to: 8, pull: 1, why: 'the sea may be tasted' },
         colour: { pull: 0, why: 'under its own skin' },
         bones: { to: 3, pull: 3, why: 'small bones crisp, large ones do not' },
+        skin: { from: 5, pull: 2, why: 'the skin is the crust' },
       },
+      portion: { thickness: { from: 14, pull: 1, why: 'a thin piece dries before the batter is brown' } },
+      mince: pressed,
     },
   },
   grill: {
@@ -113,6 +125,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
         tolerance: { from: 2.5, pull: 1, why: 'small pieces are watched' },
       },
       'fillet-skin-on': { skin: { from: 4, pull: 2, why: 'the skin lies on the bars' } },
+      mince: pressed,
     },
   },
   broil: {
@@ -136,15 +149,20 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
     heat: 'dry',
     cookingYield: 0.8,
     asks: {
-      tolerance: from(4, 3, 'nobody stands over an oven'),
-      cohesion: from(4.6, 3, 'it must move from tray to plate', 1.1),
-      firmness: band(4.5, 8.5, 2, 'it should carve or flake, not slump'),
+      tolerance: from(3.8, 3, 'nobody stands over an oven'),
+      cohesion: from(4.3, 3, 'it must move from tray to plate', 1.1),
+      firmness: band(4.3, 8.5, 2, 'it should carve or flake, not slump'),
       fat: band(0.8, 16, 1, 'dry heat takes water; fat keeps the bite'),
-      thickness: from(26, 2, 'thick pieces roast, thin ones dry'),
+      thickness: from(24, 1, 'thick pieces roast, thin ones dry'),
       flavour: band(1.5, 7, 1, 'tray juices take most flavours'),
       bones: fewBones(),
     },
-    byFormat: { whole: { bones: eatenOffTheBone, thickness: { pull: 0 } }, steak: { bones: { to: 4, pull: 2 } } },
+    byFormat: {
+      whole: { bones: eatenOffTheBone, thickness: { pull: 0 } },
+      steak: { bones: { to: 4, pull: 2 } },
+      'fillet-skin-on': bakedFillet,
+      'fillet-skinless': bakedFillet,
+    },
   },
   'roast-whole': {
     heat: 'dry',
@@ -171,7 +189,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
       collagen: from(4, 1, 'a little gelatine makes it glossy'),
       bones: fewBones(),
     },
-    byFormat: { whole: { bones: eatenOffTheBone } },
+    byFormat: { mince: pressed, whole: { bones: eatenOffTheBone } },
   },
   'steam-whole': {
     heat: 'steam',
@@ -183,6 +201,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
       tolerance: from(4.5, 2, 'the back must be done before the belly is over'),
       collagen: from(4, 1, 'skin and head are eaten for it'),
       cohesion: from(3.7, 1, 'it must lie on the plate as a fish'),
+      skin: from(4, 1, 'it comes to the table in its skin, which is eaten'),
       bones: upTo(4, 3, 'forked bones in soft flesh are the worst kind'),
     },
   },
@@ -197,13 +216,13 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
       flavour: band(1.2, 7, 1, 'paste and leaf carry a fair deal'),
       bones: fewBones(),
     },
-    byFormat: { whole: { bones: eatenOffTheBone } },
+    byFormat: { mince: pressed, whole: { bones: eatenOffTheBone } },
   },
   poach: {
     heat: 'water',
     cookingYield: 0.85,
     asks: {
-      flake: band(5, 9, 3, 'it is eaten in flakes'),
+      flake: band(4.5, 9, 2, 'it is eaten in flakes'),
       flavour: upTo(4.2, 3, 'milk or broth wants a mild fish'),
       cohesion: from(3.4, 3, 'it has to leave the pan', 0.5),
       firmness: band(3.5, 6.5, 2, 'tender, in pieces'),
@@ -211,7 +230,13 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
       tolerance: from(3.5, 2, 'a shiver too long is soon done'),
       bones: fewBones(),
     },
-    byFormat: { whole: { bones: eatenOffTheBone } },
+    byFormat: {
+      mince: pressed,
+      whole: { bones: eatenOffTheBone },
+      'fillet-skinless': { flake: { from: 1, pull: 1, why: 'a fine fillet is folded and parts under a spoon' } },
+      portion: { thickness: { from: 18, pull: 2, why: 'a portion needs some depth to stay moist in the liquor' } },
+      chunk: { thickness: { from: 14, pull: 1, why: 'pieces need some depth to stay pieces' } },
+    },
   },
   braise: {
     heat: 'water',
@@ -240,7 +265,11 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
       fat: upTo(6, 2, 'oil floats and dulls the broth'),
       bones: upTo(1.5, 4, 'nobody sees a bone in a bowl'),
     },
-    byFormat: { whole: { bones: { to: 5, pull: 2 } }, steak: { bones: { to: 4.5, pull: 2, why: 'a steak keeps its round of bone' } } },
+    byFormat: {
+      mince: pressed,
+      whole: { bones: { to: 5, pull: 2 } },
+      steak: { bones: { to: 4.5, pull: 2, why: 'a steak keeps its round of bone' } },
+    },
   },
   chowder: {
     heat: 'water',
@@ -267,7 +296,7 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
       fat: band(1, 12, 1, 'a little fat carries the spice'),
       bones: upTo(3, 2, 'eaten with rice and by hand'),
     },
-    byFormat: { whole: { bones: { to: 6 } }, steak: { bones: { to: 5.5, why: 'bone-in slices are the custom' } } },
+    byFormat: { mince: pressed, whole: { bones: { to: 6 } }, steak: { bones: { to: 5.5, why: 'bone-in slices are the custom' } } },
   },
   'sous-vide': {
     heat: 'water',

@@ -1,8 +1,8 @@
-import { createHash } from 'node:crypto'
 import { catalogueSnapshot, listHouseSources, listHouseSpecies } from '@tender-gill/catalogue'
 import type { HouseLeanings, ResolvedOffer, SourceSpecies, SpeciesSheet } from '@tender-gill/contract'
 import { createFindSpecies, type FindSpecies } from '@tender-gill/core'
 import { and, count, eq, isNull, max, sum } from 'drizzle-orm'
+import { nameShortly } from '../contents/index.ts'
 import type { Database } from '../database/openDatabase.ts'
 import { houseSpecies } from '../database/schema/index.ts'
 import type { LeaningsRepository } from '../leanings/leaningsRepository.ts'
@@ -23,13 +23,11 @@ export interface LeaningBook extends HouseBook {
   readonly leanings: HouseLeanings
 }
 
-const hash = (value: unknown): string => createHash('sha256').update(JSON.stringify(value)).digest('hex').slice(0, 16)
-
 function createBook(hand: readonly { source: SourceSpecies; hidden: boolean }[]): HouseBook {
   const sheets = listHouseSpecies(hand)
   const offers = sheets.flatMap((sheet) => sheet.offers)
   return {
-    snapshot: hand.length === 0 ? catalogueSnapshot : hash([catalogueSnapshot, hand.map(({ source, hidden }) => [source, hidden])]),
+    snapshot: hand.length === 0 ? catalogueSnapshot : nameShortly([catalogueSnapshot, hand.map(({ source, hidden }) => [source, hidden])]),
     sheets,
     offers,
     findSpecies: createFindSpecies(offers),

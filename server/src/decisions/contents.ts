@@ -1,7 +1,6 @@
-import { createHash } from 'node:crypto'
 import { promisify } from 'node:util'
 import { brotliCompress, brotliDecompress, constants } from 'node:zlib'
-import stringify from 'json-stable-stringify'
+import { nameText, toCanonical } from '../contents/index.ts'
 
 const compress = promisify(brotliCompress)
 const decompress = promisify(brotliDecompress)
@@ -12,10 +11,6 @@ export interface PackedContents {
   readonly hash: string
   readonly packed: Uint8Array
 }
-
-/** Canonical JSON, so that the same contents have the same name whatever order their fields came in. */
-const toCanonical = (value: unknown): string => stringify(value) ?? 'null'
-const nameText = (text: string): string => createHash('sha256').update(text).digest('hex')
 
 export async function packContents(value: unknown): Promise<PackedContents> {
   const text = toCanonical(value)

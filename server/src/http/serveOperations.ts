@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto'
 import { Router, type Request, type Response } from 'express'
 import {
   operations,
@@ -16,6 +15,7 @@ import {
 import { createParser } from '@tender-gill/contract/validators'
 import { createWords, type Words } from '@tender-gill/words'
 import { commitChange, type Told, type Touch } from '../commands/index.ts'
+import { nameContents } from '../contents/index.ts'
 import type { Database, OpenDatabase } from '../database/openDatabase.ts'
 import type { KitchenRepository } from '../kitchens/kitchenRepository.ts'
 import { Answered } from './answered.ts'
@@ -145,7 +145,7 @@ export function serveOperations({ db, now, kitchens }: ServeDeps, handlers: Hand
       const commit = answer as Commit<unknown>
       const order = {
         ...{ kitchenId: kitchen.id, actor, touches: operation.touches },
-        key: key === null ? null : { name: key, asked: nameAsked(name, params, asked.revision, req.body) },
+        key: key === null ? null : { name: key, asked: nameContents([name, params, asked.revision, req.body]) },
       }
       send(res, await commitChange({ db, now }, order, async (tx, touch) => toTold(operation, address, await commit(tx, touch), words)))
     }
@@ -164,4 +164,3 @@ export function serveOperations({ db, now, kitchens }: ServeDeps, handlers: Hand
   return router
 }
 
-const nameAsked = (...parts: readonly unknown[]): string => createHash('sha256').update(JSON.stringify(parts)).digest('hex')

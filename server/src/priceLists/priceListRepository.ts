@@ -1,7 +1,7 @@
-import { createHash, randomUUID } from 'node:crypto'
-import stringify from 'json-stable-stringify'
+import { randomUUID } from 'node:crypto'
 import { and, asc, desc, eq, inArray, isNotNull, isNull, ne, sql } from 'drizzle-orm'
 import type { ListReading, PriceList, PriceListDetail, SettledName } from '@tender-gill/contract'
+import { nameContents } from '../contents/index.ts'
 import type { Database } from '../database/openDatabase.ts'
 import { merchants, priceLists, quotes, settledNames } from '../database/schema/index.ts'
 import { createPriceSeriesRepository } from '../priceSeries/priceSeriesRepository.ts'
@@ -42,12 +42,8 @@ const toList = ({ keptAt, takenBackAt, ...row }: Row): PriceList => ({
   takenBackAt: takenBackAt?.toISOString() ?? null,
 })
 
-const hash = (...parts: readonly unknown[]): string =>
-  createHash('sha256')
-    .update(stringify(parts) ?? '')
-    .digest('hex')
 const contentOf = (read: ReadList) => ({ reading: read.reading, bad: read.bad, open: read.open })
-const nameContent = (textHash: string, read: ReadList): string => hash(textHash, { ...contentOf(read), quotes: read.quotes })
+const nameContent = (textHash: string, read: ReadList): string => nameContents([textHash, { ...contentOf(read), quotes: read.quotes }])
 const counts = (read: ReadList) => ({ quoteCount: read.quotes.length, badCount: read.bad.length })
 
 /** No other list with the same rows counts by now. */
@@ -112,7 +108,7 @@ export function createPriceListRepository(db: Database, now: () => Date) {
       names: readonly SettledName[] = [],
     ): Promise<{ readonly list: PriceList; readonly same: boolean }> => {
       await rememberNames(kitchenId, names)
-      const textHash = hash(merchantId, date, text)
+      const textHash = nameContents([merchantId, date, text])
       const contentHash = nameContent(textHash, read)
       const sameDay = await db
         .select({ id: priceLists.id, contentHash: priceLists.contentHash, textHash: priceLists.textHash, source: priceLists.source })

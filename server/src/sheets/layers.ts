@@ -1,11 +1,8 @@
-import { createHash } from 'node:crypto'
 import type { Absence, HouseLeanings, OfferSheet, Price, Rate, Season, Stock } from '@tender-gill/contract'
 import { applyPrices, convertSeries, markAbsent, readSeries, type PriceSeries } from '@tender-gill/core'
 import type { LeaningBook } from '../book/houseBook.ts'
+import { nameShortly } from '../contents/index.ts'
 import type { ListedPrices } from '../priceSeries/listedPrices.ts'
-
-/** The name of contents: the first half of their SHA-256. */
-export const nameContents = (value: unknown): string => createHash('sha256').update(JSON.stringify(value)).digest('hex').slice(0, 32)
 
 /** Everything a kitchen lays over the book. */
 export interface LaidOver {
@@ -31,7 +28,7 @@ export interface Layer {
 
 const layLeanings = (leanings: HouseLeanings): Layer => ({
   name: 'leanings',
-  stamp: Object.keys(leanings).length > 0 ? nameContents(leanings) : null,
+  stamp: Object.keys(leanings).length > 0 ? nameShortly(leanings) : null,
   lay: (sheet) => ({ ...sheet, leanings }),
 })
 
@@ -43,20 +40,20 @@ const layMarket = ({ findSpecies }: LeaningBook, over: LaidOver, date: string): 
   name: 'market',
   stamp:
     over.prices.length > 0 || over.listed.stamp !== null
-      ? nameContents([date, over.prices, over.listed.stamp, over.rates, over.currency])
+      ? nameShortly([date, over.prices, over.listed.stamp, over.rates, over.currency])
       : null,
   lay: (sheet) => ({ ...sheet, offers: [...applyPrices(sheet.offers, readPrices(over, date), { date, findSpecies })] }),
 })
 
 const laySeasons = (seasons: readonly Season[]): Layer => ({
   name: 'season',
-  stamp: seasons.length > 0 ? nameContents(seasons) : null,
+  stamp: seasons.length > 0 ? nameShortly(seasons) : null,
   lay: (sheet) => ({ ...sheet, seasons: [...seasons], stocks: sheet.stocks ?? [] }),
 })
 
 const layEvidence = (stocks: readonly Stock[]): Layer => ({
   name: 'evidence',
-  stamp: stocks.length > 0 ? nameContents(stocks) : null,
+  stamp: stocks.length > 0 ? nameShortly(stocks) : null,
   lay: (sheet) => ({ ...sheet, seasons: sheet.seasons ?? [], stocks: [...stocks] }),
 })
 
@@ -66,7 +63,7 @@ function layAbsences(absences: readonly Absence[], date: string): Layer {
     .map(({ species, offerId, because, to }) => ({ species, offerId, because, to }))
   return {
     name: 'absences',
-    stamp: missing.length > 0 ? nameContents(missing) : null,
+    stamp: missing.length > 0 ? nameShortly(missing) : null,
     lay: (sheet) => missing.reduce(markAbsent, sheet),
   }
 }
@@ -83,7 +80,7 @@ export const listLayers = (book: LeaningBook, over: LaidOver, date: string): rea
 /** The name of a sheet: the book's own where nothing is laid over it. */
 export function nameSheet(book: Pick<LeaningBook, 'snapshot'>, layers: readonly Layer[]): string {
   const stamps = layers.flatMap(({ name, stamp }) => (stamp === null ? [] : [[name, stamp]]))
-  return stamps.length === 0 ? book.snapshot : nameContents([book.snapshot, stamps])
+  return stamps.length === 0 ? book.snapshot : nameShortly([book.snapshot, stamps])
 }
 
 /** The offers of a day: the book with every layer laid over it in order. */

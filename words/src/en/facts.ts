@@ -141,6 +141,8 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'note.raw.who.all': 'Raw',
   'note.raw.who.wild': 'Wild fish',
   'note.raw.who.farmed': 'Farmed fish',
+  'note.raw.who.of':
+    '{origin, select, wild {Wild} other {Farmed}} fish {water, select, sea {of the sea} fresh {of fresh water} other {of unknown water}}',
   'note.raw.fresh-water': 'never raw: it comes from fresh water, or its water is not known',
   'note.raw.bivalve': 'not offered raw in this book',
   'note.raw.controlled-feed': 'reared in the sea on pellets, commonly taken as safe raw unfrozen',

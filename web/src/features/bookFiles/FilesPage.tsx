@@ -5,13 +5,11 @@ import LinearProgress from '@mui/material/LinearProgress'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { SpeciesImport, SpeciesImportReport } from '@tender-gill/contract'
-import { useRef, useState, type ChangeEvent } from 'react'
+import { useState } from 'react'
 import { addressOf, operations } from '@tender-gill/contract/operations'
-import { toProblemDetails, useImportSpeciesMutation, useUndoImportMutation } from '../../api/api.ts'
+import { useImportSpeciesMutation, useUndoImportMutation } from '../../api/api.ts'
 import { useKitchenId } from '../../kitchen/index.ts'
-import { useUndoable } from '../../notices/index.ts'
-import { BadRows } from '../../parts/BadRows.tsx'
-import { readPicked } from '../../parts/readPicked.ts'
+import { BadRows, FilePicker, useImport, type PickedFile } from '../../parts/import/index.ts'
 
 interface ChosenFile {
   readonly name: string
@@ -34,40 +32,26 @@ function describeReport({ rows, good, same, bad }: SpeciesImportReport): string 
 
 /** Species in and out as files. A file is checked first; nothing of it is kept until the person says so, and an import can be taken back. */
 export default function FilesPage() {
-  const input = useRef<HTMLInputElement>(null)
   const [file, setFile] = useState<ChosenFile | null>(null)
-  const [report, setReport] = useState<SpeciesImportReport | null>(null)
-  const [failure, setFailure] = useState<string>()
-  const undoable = useUndoable()
   const kitchen = useKitchenId()
-  const [bring, { isLoading }] = useImportSpeciesMutation()
+  const [bring] = useImportSpeciesMutation()
   const [undo] = useUndoImportMutation()
-  const run = async (chosen: ChosenFile, keep: SpeciesImport['keep']) => {
-    setFailure(undefined)
-    const answer = await bring({ format: chosen.format, text: chosen.text, keep })
-    if ('error' in answer && answer.error)
-      setFailure(toProblemDetails(answer.error)?.detail ?? 'The file could not be read by the server. Try again.')
-    else if (answer.data) {
-      const { importId } = answer.data
-      setReport(answer.data)
-      if (importId)
-        void undoable(() => Promise.resolve(importId), {
-          done: 'The file is kept.',
-          undone: 'The import was taken back; everything is as it was.',
-          undo: async (id) => {
-            await undo(id).unwrap()
-            setReport(null)
-          },
-        })
-    }
-  }
-  const choose = async (event: ChangeEvent<HTMLInputElement>) => {
-    const picked = await readPicked(event)
-    if (!picked) return
+  const { report, failure, isLoading, run, forget } = useImport({
+    bring: ({ format, text, keep }: SpeciesImport) => bring({ format, text, keep }),
+    readKept: ({ importId }: SpeciesImportReport) => importId,
+    takeBack: (id) => undo(id).unwrap(),
+    without: () => null,
+    says: {
+      done: 'The file is kept.',
+      undone: 'The import was taken back; everything is as it was.',
+      failed: 'The file could not be read by the server. Try again.',
+    },
+  })
+  const choose = (picked: PickedFile) => {
     const chosen: ChosenFile = { ...picked, format: picked.name.toLowerCase().endsWith('.json') ? 'json' : 'csv' }
     setFile(chosen)
-    setReport(null)
-    await run(chosen, 'nothing')
+    forget()
+    void run({ ...chosen, keep: 'nothing' })
   }
   const { importId } = report ?? {}
   return (
@@ -86,16 +70,12 @@ export default function FilesPage() {
           A CSV file with a header line, or JSON. Every row is checked as the book’s own are; nothing is kept before you say so. A row for a
           fish the book has may give only the columns it changes.
         </Typography>
-        <Button variant="contained" sx={{ justifySelf: 'start' }} onClick={() => input.current?.click()}>
-          Choose a file
-        </Button>
-        <input
-          ref={input}
-          type="file"
+        <FilePicker
+          variant="contained"
+          label="Choose a file"
+          name="File of species"
           accept=".csv,.json,text/csv,application/json"
-          hidden
-          aria-label="File of species"
-          onChange={(event) => void choose(event)}
+          onPick={choose}
         />
         {isLoading && <LinearProgress aria-label="Checking the file" />}
         {failure && <Alert severity="error">{failure}</Alert>}
@@ -107,13 +87,13 @@ export default function FilesPage() {
             {importId && <Typography>{report.kept} species kept in the house’s hand.</Typography>}
             {!importId && report.good > report.same && (
               <Box sx={{ display: 'flex', gap: 1 }}>
-                <Button variant="contained" onClick={() => void run(file, report.bad.length > 0 ? 'good' : 'all')}>
+                <Button variant="contained" onClick={() => void run({ ...file, keep: report.bad.length > 0 ? 'good' : 'all' })}>
                   {report.bad.length > 0 ? `Keep the ${report.good} good rows` : `Keep all ${report.good}`}
                 </Button>
                 <Button
                   onClick={() => {
                     setFile(null)
-                    setReport(null)
+                    forget()
                   }}
                 >
                   Keep nothing

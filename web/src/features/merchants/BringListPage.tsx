@@ -6,17 +6,15 @@ import Paper from '@mui/material/Paper'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { Kitchen, ListReading, MerchantRecord, PriceListInput, PriceListReport, SettledName } from '@tender-gill/contract'
-import { useRef, useState, type ChangeEvent } from 'react'
+import { useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { toProblemDetails, useBringListMutation, useKitchenQuery, useMerchantsQuery, useTakeListBackMutation } from '../../api/api.ts'
-import { BadRows } from '../../parts/BadRows.tsx'
+import { useBringListMutation, useKitchenQuery, useMerchantsQuery, useTakeListBackMutation } from '../../api/api.ts'
+import { BadRows, FilePicker, useImport } from '../../parts/import/index.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { INK } from '../../theme.ts'
 import { MarketRooms } from '../../parts/MarketRooms.tsx'
 import { NamesToSettle } from './NamesToSettle.tsx'
 import { ReadingForm } from './ReadingForm.tsx'
-import { useUndoable } from '../../notices/index.ts'
-import { readPicked } from '../../parts/readPicked.ts'
 
 /** The first rows as they stand in the list. */
 function Sample({ headings, sample }: Pick<PriceListReport, 'headings' | 'sample'>) {
@@ -70,55 +68,31 @@ function describeKeep({ good, bad, open }: PriceListReport): string {
 }
 
 function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly kitchen: Kitchen }) {
-  const input = useRef<HTMLInputElement>(null)
   const [text, setText] = useState('')
   const [fileName, setFileName] = useState<string>()
   const [date, setDate] = useState(kitchen.today)
   const [reading, setReading] = useState<ListReading>()
   const [names, setNames] = useState<readonly SettledName[]>([])
-  const [report, setReport] = useState<PriceListReport>()
-  const [failure, setFailure] = useState<string>()
-  const undoable = useUndoable()
-  const [bring, { isLoading }] = useBringListMutation()
+  const [bring] = useBringListMutation()
   const [takeBack] = useTakeListBackMutation()
-  // Answers may overtake one another: only that to the newest question is shown.
-  const newest = useRef(0)
-  const run = async (patch: Partial<PriceListInput>) => {
-    const mine = (newest.current += 1)
-    setFailure(undefined)
-    const answer = await bring({
-      ...{ merchantId: record.id, date, text, names: [...names], keep: 'nothing' as const },
-      ...(fileName === undefined ? {} : { fileName }),
-      ...(reading === undefined ? {} : { reading }),
-      ...patch,
-    })
-    if (answer.data) {
-      const { list, same } = answer.data
-      if (mine === newest.current) {
-        setReport(answer.data)
-        setReading(answer.data.reading)
-      }
-      if (list && !same)
-        void undoable(() => Promise.resolve(list.id), {
-          done: 'The list is kept.',
-          undone: 'The list was taken back; everything is as it was.',
-          undo: async (id) => {
-            await takeBack(id).unwrap()
-            setReport((now) => now && { ...now, list: null })
-          },
-        })
-    } else if (mine === newest.current)
-      setFailure(
-        toProblemDetails(answer.error)?.problems[0]?.message ?? 'The list could not be read by the server. What you pasted is still here.',
-      )
-  }
-  const choose = async (event: ChangeEvent<HTMLInputElement>) => {
-    const picked = await readPicked(event)
-    if (!picked) return
-    setText(picked.text)
-    setFileName(picked.name)
-    await run({ text: picked.text, fileName: picked.name })
-  }
+  const { report, failure, isLoading, run } = useImport({
+    bring: (patch: Partial<PriceListInput>) =>
+      bring({
+        ...{ merchantId: record.id, date, text, names: [...names], keep: 'nothing' as const },
+        ...(fileName === undefined ? {} : { fileName }),
+        ...(reading === undefined ? {} : { reading }),
+        ...patch,
+      }),
+    readKept: ({ list, same }: PriceListReport) => (list && !same ? list.id : null),
+    takeBack: (id) => takeBack(id).unwrap(),
+    without: (now) => ({ ...now, list: null }),
+    says: {
+      done: 'The list is kept.',
+      undone: 'The list was taken back; everything is as it was.',
+      failed: 'The list could not be read by the server. What you pasted is still here.',
+    },
+    onReport: (now) => setReading(now.reading),
+  })
   const reread = (next: ListReading) => {
     setReading(next)
     if (/^[A-Z]{3}$/.test(next.currency)) void run({ reading: next })
@@ -143,16 +117,16 @@ function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly 
           onChange={({ target }) => target.value && setDate(target.value)}
           slotProps={{ inputLabel: { shrink: true } }}
         />
-        <Button variant="contained" onClick={() => input.current?.click()}>
-          Choose a file
-        </Button>
-        <input
-          ref={input}
-          type="file"
+        <FilePicker
+          variant="contained"
+          label="Choose a file"
+          name="File of the list"
           accept=".csv,.tsv,.txt,text/csv,text/plain"
-          hidden
-          aria-label="File of the list"
-          onChange={(event) => void choose(event)}
+          onPick={(picked) => {
+            setText(picked.text)
+            setFileName(picked.name)
+            void run({ text: picked.text, fileName: picked.name })
+          }}
         />
         <Typography color="text.secondary">CSV with a line of headings; or paste it here, straight from a spreadsheet.</Typography>
       </Box>

@@ -112,9 +112,9 @@ const { say } = createWords(reader)
 export function Safety({ sheet }: { readonly sheet: SpeciesSheet }) {
   return (
     <Panel title="What to beware of">
-      {listSafetyNotes(sheet.offers).map(({ kind, sentence }) => (
+      {listSafetyNotes(sheet.offers).map(({ kind, sentence }, i) => (
         <Typography
-          key={kind + sentence.code}
+          key={`${kind} ${i}`}
           variant="body2"
           sx={{
             borderLeft: `4px solid ${kind === 'allergy' || sentence.code === 'note.mercury.low' ? INK.hairline : INK.brass}`,

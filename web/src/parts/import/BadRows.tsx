@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import { INK } from '../theme.ts'
+import { INK } from '../../theme.ts'
 
 const SHOWN = 200
 

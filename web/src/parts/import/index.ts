@@ -1,0 +1,5 @@
+export { BadRows } from './BadRows.tsx'
+export { FilePicker } from './FilePicker.tsx'
+export { MarketFiles } from './MarketFiles.tsx'
+export type { PickedFile } from './readPicked.ts'
+export { useImport } from './useImport.ts'
