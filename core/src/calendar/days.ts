@@ -43,8 +43,15 @@ export function toCivil(day: number): { readonly year: number; readonly month: n
 const leapsBefore = (year: number): number => Math.floor((year - 1) / 4) - Math.floor((year - 1) / 100) + Math.floor((year - 1) / 400)
 const LEAPS_BEFORE_1970 = leapsBefore(1970)
 
+/** Days whose place in their year is worked out once: those up to the year 2100; 0 is not worked out yet. */
+const OF_YEAR = new Int16Array(47_482)
+
 /** Day of the year, 1..366, of a number of days since 1970. */
 export function dayOfYearOf(day: number): number {
+  const ready = OF_YEAR[day]
+  if (ready) return ready
   const { year } = toCivil(day)
-  return day - (365 * (year - 1970) + leapsBefore(year) - LEAPS_BEFORE_1970) + 1
+  const ofYear = day - (365 * (year - 1970) + leapsBefore(year) - LEAPS_BEFORE_1970) + 1
+  if (ready === 0) OF_YEAR[day] = ofYear
+  return ofYear
 }

@@ -16,6 +16,9 @@ export interface PriceEstimate {
 }
 
 const RECENT_HALF_LIFE_DAYS = 14
+/** What is left of a quote's weight after so many days; what is older than these is reckoned as asked. */
+const RECENT_WEIGHTS = Float64Array.from({ length: 1024 }, (_, days) => 0.5 ** (days / RECENT_HALF_LIFE_DAYS))
+const weighRecent = (days: number): number => RECENT_WEIGHTS[days] ?? 0.5 ** (days / RECENT_HALF_LIFE_DAYS)
 /** With this many recent quotes of its own a fish hardly needs its group. */
 const OWN_IS_ENOUGH = 0.9
 
@@ -39,7 +42,12 @@ export function estimateFromDays(
   const days = (all.at(-1)?.day ?? day) <= day ? all : all.filter((one) => one.day <= day)
   const last = days.at(-1)
   if (!last) return undefined
-  const recent = days.reduce((sum, one) => sum + 0.5 ** ((day - one.day) / RECENT_HALF_LIFE_DAYS), 0)
+  let recent = 0
+  let quotes = 0
+  for (const one of days) {
+    recent += weighRecent(day - one.day)
+    quotes += one.quotes
+  }
   const own = shrink(recent)
   const group = own < OWN_IS_ENOUGH ? groupOf() : STILL_GROUP
   const pattern = findMonthPattern(days, group.pattern)
@@ -55,7 +63,7 @@ export function estimateFromDays(
   const half = Math.min(2, Math.max(halfRange, days.length === 1 ? ALONE_HALF_RANGE : 0) * spreadOver(day - last.day))
   return {
     perKg: { low: Math.exp(typical - half), typical: Math.exp(typical), high: Math.exp(typical + half) },
-    quotes: days.reduce((sum, one) => sum + one.quotes, 0),
+    quotes,
     ageDays: day - last.day,
     halfLifeDays,
     slips,

@@ -16,9 +16,23 @@ export interface PriceDay {
   readonly certain: boolean
 }
 
+/** Merchants of a day, days of a week: so few are set in order as they come, and they are asked for in great numbers. */
+const FEW = 12
 /** Middle of a list, the mean of the two middle ones where it is even. @throws RangeError for none */
 export function median(values: ArrayLike<number>): number {
-  return values.length > 1 ? middleOf(Float64Array.from(values).sort()) : middleOf(values)
+  if (values.length > FEW) return middleOf(Float64Array.from(values).sort())
+  return values.length > 1 ? middleOf(sortFew(values)) : middleOf(values)
+}
+
+function sortFew(values: ArrayLike<number>): readonly number[] {
+  const sorted: number[] = []
+  for (let i = 0; i < values.length; i += 1) {
+    const own = values[i] ?? 0
+    let at = i
+    for (; at > 0 && (sorted[at - 1] ?? 0) > own; at -= 1) sorted[at] = sorted[at - 1] ?? 0
+    sorted[at] = own
+  }
+  return sorted
 }
 
 /** The same of values that are in order. @throws RangeError for none */
