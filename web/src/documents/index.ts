@@ -1,5 +1,7 @@
 export { createDocumentKeeper, readDrafts } from './documentKeeper.ts'
 export { documentsReducer, documentTyped, draftDropped, draftMarked, draftRebased, type Draft, type Drafts } from './documentsSlice.ts'
+export { historyReducer, type Step } from './historySlice.ts'
 export { DraftNotice, KeptLine } from './KeptState.tsx'
 export { DOCUMENT_COMMANDS, nameDocument, type DocumentKind } from './kinds.ts'
 export { useDocument, type OpenDocument } from './useDocument.ts'
+export { useHistory, type Undoing } from './useHistory.ts'

@@ -1,8 +1,11 @@
-import { useCallback, useMemo } from 'react'
+import equal from 'fast-deep-equal'
+import { useCallback, useEffect, useMemo } from 'react'
 import { useDispatch, useSelector, useStore } from 'react-redux'
 import type { AppDispatch, RootState } from '../state/store.ts'
 import { documentTyped, type Draft } from './documentsSlice.ts'
+import { stepped } from './historySlice.ts'
 import { KINDS, nameDocument, type DocumentKind, type Documents, type InputOf } from './kinds.ts'
+import { openForUndo } from './useHistory.ts'
 
 export interface OpenDocument<K extends DocumentKind> {
   /** As it was typed, else as it is kept; undefined while it is fetched. */
@@ -20,15 +23,19 @@ export function useDocument<K extends DocumentKind>(kind: K, id: string, record:
   const store = useStore<RootState>()
   const stored = useMemo(() => record && KINDS[kind].toInput(record), [kind, record])
   const revision = record?.revision
-  const change = useCallback(
-    (next: (now: InputOf<K>) => InputOf<K>) => {
+  const put = useCallback(
+    (next: (now: InputOf<K>) => InputOf<K>, { asStep }: { readonly asStep: boolean }) => {
       const typed = store.getState().documents[key] as Draft<K> | undefined
       const now = typed?.input ?? stored
       const over = typed?.revision ?? revision
-      if (now !== undefined && over !== undefined)
-        dispatch(documentTyped({ kind, id, input: next(now), base: stored ?? now, revision: over }))
+      if (now === undefined || over === undefined) return
+      const input = next(now)
+      if (asStep && !equal(now, input)) dispatch(stepped({ kind, id, before: now, after: input, at: Date.now() }))
+      dispatch(documentTyped({ kind, id, input, base: stored ?? now, revision: over }))
     },
     [dispatch, id, key, kind, revision, store, stored],
   )
+  const change = useCallback((next: (now: InputOf<K>) => InputOf<K>) => put(next, { asStep: true }), [put])
+  useEffect(() => openForUndo(store, key, (next) => put((now) => next(now) as InputOf<K>, { asStep: false })), [store, key, put])
   return { input: draft?.input ?? stored, draft, change }
 }

@@ -4,6 +4,7 @@ import type {
   FishFirst,
   LineUp,
   Method,
+  OfferSheet,
   PotPlan,
   Problem,
   ResolvedOffer,
@@ -41,9 +42,12 @@ import {
 import { createWords, readReader, type Words } from '@tender-gill/words'
 import { listBookRows, type BookRow } from './bookRows.ts'
 import type { FishHit, SharedName } from '@tender-gill/names'
-import { createSheetDesk } from './sheetDesk.ts'
+import { createSheetDesk, type Laid } from './sheetDesk.ts'
 import type { SheetRef } from './sheetRef.ts'
 import type { SheetShelf } from './sheetShelf.ts'
+
+/** Whether only what can be bought answers: as said, or where nothing was said, wherever the kitchen has prices. */
+export type OnlyOffered = boolean | 'where-there-are-lists'
 
 export interface Leader {
   readonly common: string
@@ -75,6 +79,14 @@ export interface LineUpRequest {
   readonly leftOut: boolean
   /** How many rows to send. */
   readonly rows: number
+  /** Whether only what can be bought answers; all of the book does where nothing is said. */
+  readonly only?: OnlyOffered
+}
+/** Fish that would do the dish better than the leader of what can be bought, and that nobody offers. */
+export interface Unoffered {
+  readonly count: number
+  /** The best of them. */
+  readonly best: string
 }
 export interface ShownLineUp {
   readonly lineUp: LineUp
@@ -82,10 +94,32 @@ export interface ShownLineUp {
   readonly able: number
   /** The draws were left before their end: there are no shares. */
   readonly left: boolean
+  /** Only what can be bought answered. */
+  readonly onlyOffered: boolean
+  /** Species that can be bought. */
+  readonly offered: number
+  /** Told with what was left out; null where nobody is fitter. */
+  readonly unoffered: Unoffered | null
 }
 
 const SLICE_MS = 30
 const MOST_KEPT = 40
+
+/** The sheet that answers: all of it, or what of it can be bought. Where nothing can, all of it, unless that was asked for. */
+function chooseSheet(laid: Laid, only: OnlyOffered = false): OfferSheet {
+  if (only === false) return laid.sheet
+  return only === true || laid.offered().offers.length > 0 ? laid.offered() : laid.sheet
+}
+const countSpecies = ({ offers }: OfferSheet): number => new Set(offers.map(({ species }) => species)).size
+
+/** Who would do better than the leader of what can be bought. */
+function findUnoffered(brief: Brief, { sheet, offered, today }: Laid, leader: number): Unoffered | null {
+  const all = rankLineUp(brief, sheet, { today, shares: false, leftOut: false })
+  if (!all.ok) return null
+  const there = new Set(offered().offers.map(({ species }) => species))
+  const fitter = all.value.ranked.filter(({ species, fit }) => !there.has(species) && fit > leader)
+  return fitter[0] ? { count: fitter.length, best: fitter[0].common } : null
+}
 
 const withTyped = (offer: ResolvedOffer, form: AmountRequest['form'], typed: TypedPrice | null): ResolvedOffer => {
   if (!typed) return offer
@@ -125,17 +159,24 @@ export function createEngine(shelf: SheetShelf) {
     lineUp: async (
       ref: SheetRef,
       brief: Brief,
-      { shares, leftOut, rows }: LineUpRequest,
+      { shares, leftOut, rows, only }: LineUpRequest,
       onProgress?: (share: number) => void,
     ): Promise<Result<ShownLineUp, readonly Problem[]>> => {
       if (shares) study += 1
       const mine = study
-      const { sheet, today } = await open(ref)
+      const laid = await open(ref)
+      const { today } = laid
+      const sheet = chooseSheet(laid, only)
+      const onlyOffered = sheet !== laid.sheet
       const board = createBoard(brief, sheet, today)
       if (!board.ok) return tell(board)
       const show = (lineUp: Untold<LineUp>, left: boolean): Result<ShownLineUp, readonly Problem[]> => ({
         ok: true,
-        value: { lineUp: tell({ ...lineUp, ranked: lineUp.ranked.slice(0, rows) }), able: countRows(board.value), left },
+        value: {
+          ...{ lineUp: tell({ ...lineUp, ranked: lineUp.ranked.slice(0, rows) }), able: countRows(board.value), left },
+          ...{ onlyOffered, offered: countSpecies(laid.offered()) },
+          unoffered: onlyOffered && leftOut ? findUnoffered(brief, laid, lineUp.ranked[0]?.fit ?? -1) : null,
+        },
       })
       if (!shares) return show(rankBoard(board.value, sheet, { shares, leftOut, rows }), false)
       const work = stepBoard(board.value, sheet, { shares, leftOut })
@@ -154,9 +195,16 @@ export function createEngine(shelf: SheetShelf) {
       study += 1
     },
     /** What would take first place from the leader, or give it to another fish. */
-    turningPoints: async (ref: SheetRef, brief: Brief, winner: string | null): Promise<Result<TurningPoints, readonly Problem[]>> => {
-      const { sheet, today, turned } = await open(ref)
-      const key = JSON.stringify([brief, winner])
+    turningPoints: async (
+      ref: SheetRef,
+      brief: Brief,
+      winner: string | null,
+      only?: OnlyOffered,
+    ): Promise<Result<TurningPoints, readonly Problem[]>> => {
+      const laid = await open(ref)
+      const { today, turned } = laid
+      const sheet = chooseSheet(laid, only)
+      const key = JSON.stringify([brief, winner, sheet === laid.sheet])
       const known = turned.get(key)
       if (known) return known
       const work = stepTurningPoints(brief, sheet, { today, ...(winner ? { winner } : {}) })
@@ -212,8 +260,14 @@ export function createEngine(shelf: SheetShelf) {
         (await open(ref)).sheet.offers.filter((offer) => species.includes(offer.species)).map((offer) => [offer.species, offer.common]),
       ),
     /** Who leads each dish, without shares. */
-    leaders: async (ref: SheetRef, records: readonly ServingRecord[]): Promise<Readonly<Record<string, Leader | null>>> => {
-      const { sheet, today } = await open(ref)
+    leaders: async (
+      ref: SheetRef,
+      records: readonly ServingRecord[],
+      only?: OnlyOffered,
+    ): Promise<Readonly<Record<string, Leader | null>>> => {
+      const laid = await open(ref)
+      const { today } = laid
+      const sheet = chooseSheet(laid, only)
       return Object.fromEntries(
         records.map(({ id, brief }) => {
           const answer = rankLineUp(brief, sheet, { today, shares: false, leftOut: false })

@@ -1,4 +1,5 @@
 import type { Method, OfferSheet, Problem, Result, SpeciesSheet, SwapMap, TurningPoints } from '@tender-gill/contract'
+import { keepOffered } from '@tender-gill/core'
 import { createFishSearch, type FishSearch } from '@tender-gill/names'
 import type { BookRow } from './bookRows.ts'
 import type { SheetRef } from './sheetRef.ts'
@@ -17,6 +18,8 @@ export class SheetGone extends Error {
 export interface Laid {
   readonly sheet: OfferSheet
   readonly today: string
+  /** What of it can be bought. */
+  readonly offered: () => OfferSheet
   readonly search: () => FishSearch
   /** The book of the kitchen, fetched when first asked for; asked for again when that failed. */
   readonly species: () => Promise<readonly SpeciesSheet[]>
@@ -42,10 +45,12 @@ async function fetchJson<T>(path: string): Promise<T> {
 
 function layOut(sheet: OfferSheet, { kitchenId, today }: SheetRef): Laid {
   let search: FishSearch | undefined
+  let offered: OfferSheet | undefined
   let species: Promise<readonly SpeciesSheet[]> | undefined
   return {
     sheet,
     today,
+    offered: () => (offered ??= keepOffered(sheet)),
     search: () => (search ??= createFishSearch(sheet.offers)),
     species: () =>
       (species ??= fetchJson<readonly SpeciesSheet[]>(`/api/kitchens/${encodeURIComponent(kitchenId)}/species`).catch((error: unknown) => {

@@ -1,4 +1,4 @@
 export { describeFailure } from './failures.ts'
 export { Notices } from './Notices.tsx'
 export { heard, noticesReducer, said, type Notice } from './noticesSlice.ts'
-export { useUndoable } from './useUndoable.ts'
+export { findOffered, useUndoable } from './useUndoable.ts'

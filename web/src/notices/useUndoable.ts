@@ -12,6 +12,8 @@ interface Undoable<A> {
 
 interface Undo {
   readonly name: string
+  /** When it was offered, ms since 1970. */
+  readonly at: number
   readonly run: () => Promise<void>
 }
 
@@ -23,6 +25,9 @@ export function useUndo(name: string | null): (() => void) | undefined {
   const undo = offered.get(useStore())
   return name !== null && undo?.name === name ? () => void undo.run() : undefined
 }
+
+/** The command that can be undone now, whether its notice is still seen or not. */
+export const findOffered = (store: object): Undo | undefined => offered.get(store)
 
 /**
  * Carries out a command that can be undone, and says so with the undo beside it; once undone that is said too. Nothing is said to be done
@@ -39,6 +44,7 @@ export function useUndoable(): <A>(step: () => Promise<A>, words: Undoable<A>) =
         const name = crypto.randomUUID()
         offered.set(store, {
           name,
+          at: Date.now(),
           run: async () => {
             offered.delete(store)
             try {

@@ -10,6 +10,7 @@ import { FloatLine } from './FloatLine.tsx'
 import { KitchenSwitch } from './KitchenSwitch.tsx'
 import { NoKitchen, useIsKitchen } from './NoKitchen.tsx'
 import { useKeys } from './useKeys.ts'
+import { useUndoKeys } from './useUndoKeys.ts'
 import { useScrollToTop } from './useScrollToTop.ts'
 
 const KeysPanel = lazy(() => import('./KeysPanel.tsx').then(({ KeysPanel }) => ({ default: KeysPanel })))
@@ -53,6 +54,7 @@ export function Shell({ children }: { readonly children: ReactNode }) {
   const navigate = useNavigate()
   const isKitchen = useIsKitchen()
   useScrollToTop()
+  useUndoKeys()
   return (
     <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
       <Bar>

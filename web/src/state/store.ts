@@ -4,7 +4,7 @@ import { api } from '../api/api.ts'
 import { keepRecords } from '../api/keepRecords.ts'
 import { kitchenReducer } from '../kitchen/index.ts'
 import { describeFailure, noticesReducer, said } from '../notices/index.ts'
-import { createDocumentKeeper, DOCUMENT_COMMANDS, documentsReducer, readDrafts } from '../documents/index.ts'
+import { createDocumentKeeper, DOCUMENT_COMMANDS, documentsReducer, historyReducer, readDrafts } from '../documents/index.ts'
 
 /** Commands whose refusal is shown where it happened: a form marks its fields, a draft shows both versions. */
 const TOLD_IN_PLACE: ReadonlySet<string> = new Set([
@@ -42,7 +42,13 @@ export interface StoreOptions {
 export function createStore({ kitchenId, client, storage }: StoreOptions) {
   const listener = createListenerMiddleware()
   const store = configureStore({
-    reducer: { [api.reducerPath]: api.reducer, documents: documentsReducer, kitchen: kitchenReducer, notices: noticesReducer },
+    reducer: {
+      [api.reducerPath]: api.reducer,
+      documents: documentsReducer,
+      history: historyReducer,
+      kitchen: kitchenReducer,
+      notices: noticesReducer,
+    },
     preloadedState: { documents: readDrafts(storage, kitchenId), kitchen: { id: kitchenId, client } },
     middleware: (getDefault) => getDefault().prepend(listener.middleware).concat(api.middleware, keepRecords),
   })

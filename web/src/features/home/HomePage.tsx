@@ -17,6 +17,7 @@ import { DishAlert } from '../alerts/index.ts'
 import { StandingAbsences } from '../absences/index.ts'
 import { describeMaking, describeServing } from '../../parts/dishWords.ts'
 import { useUndoable } from '../../notices/index.ts'
+import { useOnlyOffered } from '../../state/useOnlyOffered.ts'
 import { useServeAgain } from '../servings/index.ts'
 
 const FIRST_METHODS: readonly Method[] = ['pan-sear', 'roast-whole', 'grill', 'poach', 'deep-fry', 'curry', 'stew', 'raw']
@@ -31,7 +32,8 @@ function DishLine({ record, onRemove, onAgain }: DishLineProps) {
   const { id, revision, brief, choice } = record
   // Each dish is answered from the offers of its own day.
   const sheet = useSheet(brief.date)
-  const leaders = useAnswer(sheet, sheet ? `${sheet.name}|${id}.${revision}` : null, (desk) => desk.leaders([record]))?.value
+  const [only] = useOnlyOffered()
+  const leaders = useAnswer(sheet, sheet ? `${sheet.name}|${only}|${id}.${revision}` : null, (desk) => desk.leaders([record], only))?.value
   const leader = leaders?.[id]
   const offers = useOffers([choice?.offerId ?? leader?.offerId ?? []].flat(), brief.date)
   const offer = offers.get(choice?.offerId ?? leader?.offerId ?? '')

@@ -10,6 +10,8 @@ import { INK } from '../../theme.ts'
 interface Props {
   readonly leftOut: readonly LeftOutFish[]
   readonly brief: Brief
+  /** Opened from the first: these are the ones that were looked for. */
+  readonly shown?: boolean
   readonly onOpen: (brief: Brief) => void
 }
 
@@ -20,8 +22,8 @@ function countGates(leftOut: readonly LeftOutFish[]): readonly (readonly [Gate, 
 }
 
 /** Who was left out and why, counted by reason; each with what would let it in. */
-export function LeftOut({ leftOut, brief, onOpen }: Props) {
-  const [open, setOpen] = useState(false)
+export function LeftOut({ leftOut, brief, shown = false, onOpen }: Props) {
+  const [open, setOpen] = useState(shown)
   if (leftOut.length === 0) return null
   return (
     <Box component="section" aria-label="Left out" sx={{ borderTop: `1px solid ${INK.hairline}`, p: 1 }}>

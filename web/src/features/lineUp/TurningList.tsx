@@ -5,6 +5,7 @@ import type { Brief } from '@tender-gill/contract'
 import type { TurningKind, TurningPoint, TurningPoints } from '@tender-gill/contract'
 import { applyOpenings } from '@tender-gill/core'
 import { nameQuestion, useAnswer, useSheet, type Answer } from '../../engine/index.ts'
+import { useOnlyOffered } from '../../state/useOnlyOffered.ts'
 import { INK } from '../../theme.ts'
 
 const AFTER_MS = 400
@@ -19,12 +20,13 @@ const KIND_WORDS: Record<TurningKind, string> = {
 /** What would change the answer, asked a moment after the dish came to rest; null asks nothing. */
 export function useTurning(brief: Brief | null, winner: string | null): Answer<TurningPoints | null> | undefined {
   const sheet = useSheet(brief?.date, { skip: brief === null })
-  const key = sheet && brief ? `${sheet.name}|turn|${winner ?? ''}|${nameQuestion(brief)}` : null
+  const [only] = useOnlyOffered()
+  const key = sheet && brief ? `${sheet.name}|turn|${only}|${winner ?? ''}|${nameQuestion(brief)}` : null
   return useAnswer(
     sheet,
     key,
     async (desk) => {
-      const answer = brief && (await desk.turningPoints(brief, winner))
+      const answer = brief && (await desk.turningPoints(brief, winner, only))
       return answer?.ok ? answer.value : null
     },
     AFTER_MS,

@@ -1,7 +1,7 @@
 import { proxy } from 'comlink'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import type { Brief, LineUp, Problem } from '@tender-gill/contract'
-import { nameQuestion, useAnswer, useEngine, useSheet } from '../../engine/index.ts'
+import { nameQuestion, useAnswer, useEngine, useSheet, type OnlyOffered, type Unoffered } from '../../engine/index.ts'
 
 export type LineUpState =
   | { readonly status: 'waiting' }
@@ -11,6 +11,10 @@ export type LineUpState =
       readonly lineUp: LineUp
       /** How many can do the dish; while a band is held fewer rows than that may be there. */
       readonly able: number
+      /** Only what can be bought answered; how many species that are, and who nobody offers would be fitter. */
+      readonly onlyOffered: boolean
+      readonly offered: number
+      readonly unoffered: Unoffered | null
       readonly sharesReady: boolean
       /** How much of the draws is done, 0..1; null when none are under way. */
       readonly progress: number | null
@@ -26,17 +30,18 @@ interface LineUpOptions {
   readonly held?: boolean
   /** Rows that are looked at while it is; all when left out. */
   readonly rows?: number
+  readonly only?: OnlyOffered
 }
 
 /** The line-up of a brief: exact fit at once, shares and the left-out 150 ms after the last change. */
-export function useLineUp(brief: Brief, { held = false, rows = Infinity }: LineUpOptions = {}): LineUpState {
+export function useLineUp(brief: Brief, { held = false, rows = Infinity, only = false }: LineUpOptions = {}): LineUpState {
   const sheet = useSheet(brief.date)
   const engine = useEngine()
-  const key = sheet ? `${sheet.name}|${nameQuestion(brief)}` : null
+  const key = sheet ? `${sheet.name}|${only}|${nameQuestion(brief)}` : null
   const exact = useAnswer(
     sheet,
     key && `${rows}|${key}`,
-    async (desk) => await desk.lineUp(brief, { shares: false, leftOut: false, rows: held ? rows : Infinity }),
+    async (desk) => await desk.lineUp(brief, { shares: false, leftOut: false, rows: held ? rows : Infinity, only }),
   )
   const [progress, setProgress] = useState<{ readonly key: string | null; readonly share: number } | null>(null)
   const full = useAnswer(
@@ -44,7 +49,7 @@ export function useLineUp(brief: Brief, { held = false, rows = Infinity }: LineU
     held ? null : key,
     async (desk) => {
       const watch = proxy((share: number) => setProgress({ key, share }))
-      return await desk.lineUp(brief, { shares: true, leftOut: true, rows: Infinity }, watch)
+      return await desk.lineUp(brief, { shares: true, leftOut: true, rows: Infinity, only }, watch)
     },
     SHARES_AFTER_MS,
   )
@@ -80,6 +85,9 @@ export function useLineUp(brief: Brief, { held = false, rows = Infinity }: LineU
     status: 'ready',
     lineUp,
     able: now.able,
+    onlyOffered: now.onlyOffered,
+    offered: now.offered,
+    unoffered: (complete ? now : before)?.unoffered ?? null,
     sharesReady: complete && !left,
     progress: underWay,
     left,

@@ -1,0 +1,330 @@
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import LinearProgress from '@mui/material/LinearProgress'
+import Paper from '@mui/material/Paper'
+import Typography from '@mui/material/Typography'
+import { visuallyHidden } from '@mui/utils'
+import type { AskKey, Brief, HouseLean, LineUp, NormalisedBrief } from '@tender-gill/contract'
+import { HIDES_THE_FISH } from '@tender-gill/core'
+import { memo, useCallback, useMemo, useState, type KeyboardEvent } from 'react'
+import { Link } from 'react-router'
+import { useAnswer, useOffers, useSheet, type Unoffered } from '../../engine/index.ts'
+import { comparePath } from '../../parts/bookWords.ts'
+import { ASK_LABEL } from '../../reader/index.ts'
+import type { Dish } from '../../state/useDish.ts'
+import { useOnlyOffered } from '../../state/useOnlyOffered.ts'
+import { HEADING, INK } from '../../theme.ts'
+import { DishAlert } from '../alerts/index.ts'
+import { useDecide } from '../decisions/index.ts'
+import { FishRow, ROW_COLUMNS } from './FishRow.tsx'
+import { LeftOut } from './LeftOut.tsx'
+import { LineTools, UnofferedNotice } from './LineTools.tsx'
+import { ordinal } from './moved.ts'
+import { MovedLine } from './MovedLine.tsx'
+import { isSought, orderLine, type LineOrder } from './orderLine.ts'
+import { useTurning } from './TurningList.tsx'
+import { describeVerdict, type Verdict } from './verdict.ts'
+
+/** Rows that are shown before one asks for all. */
+export const SHOWN_AT_FIRST = 8
+const STRIPS = 3
+
+/** The asks that matter most: the columns of strips. */
+function pickColumns({ asks }: NormalisedBrief): readonly AskKey[] {
+  const drawn = (Object.keys(asks) as AskKey[]).filter((key) => key !== 'colour' && key !== 'portionCost' && (asks[key]?.pull ?? 0) > 0)
+  return drawn.sort((a, b) => (asks[b]?.pull ?? 0) - (asks[a]?.pull ?? 0)).slice(0, STRIPS)
+}
+
+/** Up and down move between rows. */
+function moveFocus(event: KeyboardEvent<HTMLElement>): void {
+  if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return
+  const rows = [...event.currentTarget.querySelectorAll<HTMLButtonElement>('button[data-row]')]
+  const at = rows.indexOf(document.activeElement as HTMLButtonElement)
+  if (at < 0) return
+  event.preventDefault()
+  rows[at + (event.key === 'ArrowDown' ? 1 : -1)]?.focus()
+}
+
+/** How far the draws are, and how they are left. */
+export interface Study {
+  readonly progress: number | null
+  readonly left: boolean
+  readonly leave: () => void
+}
+
+const MANY_DRAWS = 20_000
+const thousands = (n: number) => n.toLocaleString('en-GB')
+
+/** What the shares rest on; more draws on request, with their progress and a way to leave them. */
+function DrawsNotice({ dish, draws, progress, left, leave }: Study & { readonly dish: Dish; readonly draws: number }) {
+  const draw = (n: number) => dish.edit({ brief: { ...dish.brief, draws: n } })
+  return (
+    <Box sx={{ px: 1.5, py: 0.5, display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', minHeight: 44 }}>
+      <Typography variant="body2" color="text.secondary">
+        {left
+          ? `The ${thousands(draws)} draws were left: no shares are shown.`
+          : `Shares are of ${thousands(draws)} draws of traits, prices and how much each ask matters.`}
+      </Typography>
+      {progress !== null ? (
+        <>
+          <LinearProgress variant="determinate" value={100 * progress} aria-label="Draws done" sx={{ width: 120 }} />
+          <Button size="small" onClick={leave}>
+            Leave it
+          </Button>
+        </>
+      ) : (
+        draws < MANY_DRAWS && (
+          <Button size="small" onClick={() => draw(MANY_DRAWS)}>
+            Draw {thousands(MANY_DRAWS)}
+          </Button>
+        )
+      )}
+      {draws >= MANY_DRAWS && progress === null && (
+        <Button size="small" onClick={() => draw(2000)}>
+          Back to 2,000
+        </Button>
+      )}
+    </Box>
+  )
+}
+
+/** The answer in one line; its room is kept while the shares are still being drawn, so that no row jumps. */
+const VerdictLine = ({ verdict }: { readonly verdict: Verdict | null }) => (
+  <Box sx={{ px: 1.5, pb: 1, minHeight: 52 }}>
+    {verdict && (
+      <>
+        <Typography component="p" sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: { xs: 18, md: 21 }, lineHeight: 1.2 }}>
+          {verdict.headline}
+        </Typography>
+        <Typography variant="body2" color="text.secondary">
+          {verdict.words}
+        </Typography>
+      </>
+    )}
+  </Box>
+)
+
+const LEAN_WORDS: Readonly<Record<HouseLean, string>> = {
+  usualPortionCost: 'cost of a portion',
+  origin: 'wild or farmed',
+  bought: 'whole or cut',
+  trim: 'the worth of trim',
+  stockFloor: 'the stocks it buys from',
+  doneness: 'how far it cooks',
+}
+
+/** What the house's leanings did to the order. */
+function LeaningNotice({
+  leaning,
+  leader,
+}: {
+  readonly leaning: NonNullable<LineUp['houseLeaning']>
+  readonly leader: string | undefined
+}) {
+  const leans = [...leaning.traits.map((key) => ASK_LABEL[key].toLowerCase()), ...leaning.leans.map((lean) => LEAN_WORDS[lean])]
+  if (leans.length === 0) return null
+  const without =
+    leaning.leaderWithout === (leader ?? null)
+      ? 'the first three would be others, or stand or be bought otherwise'
+      : `${leaning.leaderWithout ?? 'nobody'} would lead`
+  return (
+    <Typography variant="body2" sx={{ px: 1.5, pt: 0.5 }}>
+      <Link to="/house">The house leans</Link> on {[...new Set(leans)].join(', ')}.{' '}
+      {leaning.changed ? `Without that ${without}.` : 'It changes nothing among the first three.'}
+    </Typography>
+  )
+}
+
+interface BoardProps {
+  readonly dish: Dish
+  readonly lineUp: LineUp
+  readonly able: number
+  readonly sharesReady: boolean
+  readonly study: Study
+  readonly all: boolean
+  readonly onAll: (all: boolean) => void
+  /** What the last change moved, in a sentence. */
+  readonly moved: string | null
+  readonly onlyOffered: boolean
+  readonly offered: number
+  readonly unoffered: Unoffered | null
+}
+
+/** Who can do the dish, the first first: the answer in a line, what the last change moved, the rows, who was left out. */
+export const Board = memo(function Board({
+  dish,
+  lineUp,
+  able,
+  sharesReady,
+  study,
+  all,
+  onAll,
+  moved,
+  onlyOffered,
+  offered,
+  unoffered,
+}: BoardProps) {
+  const { ranked, leftOut, brief } = lineUp
+  const [openId, setOpenId] = useState<string | null>(null)
+  const [, sayOnly] = useOnlyOffered()
+  const [order, setOrder] = useState<LineOrder>('fit')
+  const [sought, setSought] = useState('')
+  const sheet = useSheet(dish.brief.date)
+  const hits = useAnswer(sheet, sheet && sought.trim() ? `${sheet.name}|${sought}` : null, (desk) => desk.search(sought))
+  const found = useMemo(() => new Set(hits?.key.endsWith(`|${sought}`) ? hits.value.map(({ species }) => species) : []), [hits, sought])
+  const seeks = sought.trim() !== ''
+  const inOrder = useMemo(() => orderLine(ranked, order), [ranked, order])
+  const rows = useMemo(
+    () => (seeks ? ranked.filter((fish) => isSought(fish, sought, found)) : all ? inOrder : inOrder.slice(0, SHOWN_AT_FIRST)),
+    [seeks, ranked, sought, found, all, inOrder],
+  )
+  const outSought = useMemo(() => leftOut.filter((fish) => isSought(fish, sought, found)), [leftOut, sought, found])
+  const placeOf = (species: string) => ranked.findIndex((fish) => fish.species === species) + 1
+  const offers = useOffers(
+    useMemo(() => rows.map(({ offerId }) => offerId), [rows]),
+    dish.brief.date,
+  )
+  const columns = useMemo(() => pickColumns(brief), [brief])
+  const toggle = useCallback((id: string) => setOpenId((now) => (now === id ? null : id)), [])
+  const { edit } = dish
+  const take = useDecide(dish)
+  const onBrief = useCallback((changed: Brief) => edit({ brief: changed }), [edit])
+  const leader = ranked[0]
+  const compareTo = `${comparePath(ranked.slice(0, 3).map(({ species }) => species))}&dish=${dish.id}`
+  const nearest = useTurning(sharesReady && leader ? dish.brief : null, null)?.value?.points[0]?.sentence ?? null
+  return (
+    <Paper component="section" aria-label="Line-up" sx={{ minWidth: 0 }}>
+      <Box sx={{ p: 1.5, display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
+        <Typography variant="h2">Line-up</Typography>
+        <Typography color="text.secondary">
+          {able} of {able + leftOut.length}
+          {onlyOffered ? ' on your lists' : ''} can do this dish
+        </Typography>
+        <Box
+          sx={{
+            ml: { xs: -0.5, md: 'auto' },
+            display: 'flex',
+            flexWrap: 'wrap',
+            columnGap: { xs: 0, md: 0.25 },
+            '& a': { whiteSpace: 'nowrap', px: { xs: 0.75, md: 0.6 } },
+          }}
+        >
+          <Button component={Link} to={compareTo} size="small">
+            Compare the first three
+          </Button>
+          <Button component={Link} to={`/dishes/${dish.id}/decisions`} size="small">
+            Decisions
+          </Button>
+          <Button component={Link} to={`/dishes/${dish.id}/year`} size="small">
+            The year
+          </Button>
+          <Button component={Link} to={`/dishes/${dish.id}/pot`} size="small">
+            A pot of several
+          </Button>
+        </Box>
+      </Box>
+      {dish.choice && (
+        <Box sx={{ px: 1.5 }}>
+          <DishAlert servingId={dish.id} />
+        </Box>
+      )}
+      {leader && (
+        <VerdictLine verdict={sharesReady && !study.left ? describeVerdict(ranked, HIDES_THE_FISH.has(dish.brief.method)) : null} />
+      )}
+      <MovedLine moved={moved} />
+      <LineTools {...{ onlyOffered, offered, order, sought }} onOnly={sayOnly} onOrder={setOrder} onSought={setSought} />
+      {!seeks && <UnofferedNotice unoffered={unoffered} onShow={() => sayOnly(false)} />}
+      {seeks && (
+        <Box role="status" aria-label="Where it stands" sx={{ px: 1.5, pb: 1 }}>
+          {rows.slice(0, 3).map(({ species, common }) => (
+            <Typography key={species} variant="body2">
+              {common} stands {ordinal(placeOf(species))} of {able}.
+            </Typography>
+          ))}
+          {outSought.slice(0, 3).map(({ species, common, sentence }) => (
+            <Typography key={species} variant="body2">
+              {common} is left out: {sentence}
+            </Typography>
+          ))}
+          {rows.length + outSought.length === 0 && (
+            <Typography variant="body2">
+              {onlyOffered ? 'Nothing on your lists goes by that name.' : 'No fish of the book goes by that name.'}
+            </Typography>
+          )}
+        </Box>
+      )}
+      <div role="status" aria-label="Who stands first" style={visuallyHidden}>
+        {sharesReady && leader ? `${leader.common} first; ${able} can do it` : ''}
+      </div>
+      {ranked.length === 0 ? (
+        <Alert severity="info" sx={{ m: 1 }}>
+          {onlyOffered ? 'No fish on your lists' : 'No fish of the book'} can do this dish as it stands. Below is who came close, and what
+          would let it in.
+        </Alert>
+      ) : (
+        <>
+          <Box
+            aria-hidden
+            sx={{
+              display: { xs: 'none', md: 'grid' },
+              gridTemplateColumns: ROW_COLUMNS,
+              columnGap: 1,
+              px: 1.6,
+              fontWeight: 700,
+              fontSize: 13,
+              color: INK.slate,
+            }}
+          >
+            <span />
+            <span />
+            <span>Fit of 100</span>
+            {columns.map((key) => (
+              <span key={key}>{ASK_LABEL[key]}</span>
+            ))}
+            <span style={{ textAlign: 'right' }}>A portion</span>
+          </Box>
+          <Box component="ol" aria-label="Fish that can do it" onKeyDown={moveFocus} sx={{ listStyle: 'none', p: 0, m: 0 }}>
+            {rows.map((fish, i) => (
+              <FishRow
+                key={fish.offerId}
+                fish={fish}
+                brief={brief}
+                offer={offers.get(fish.offerId)}
+                columns={columns}
+                open={openId === fish.offerId}
+                first={!seeks && order === 'fit' && i === 0}
+                taken={dish.choice?.offerId === fish.offerId}
+                sharesReady={sharesReady}
+                onToggle={toggle}
+                onTake={take}
+                dishBrief={dish.brief}
+                onBrief={onBrief}
+                nearest={!seeks && order === 'fit' && i === 0 ? nearest : null}
+              />
+            ))}
+          </Box>
+          {!seeks && able > SHOWN_AT_FIRST && (
+            <Button onClick={() => onAll(!all)} sx={{ m: 1 }}>
+              {all ? 'Show the best eight' : `Show all ${able}`}
+            </Button>
+          )}
+        </>
+      )}
+      {lineUp.houseLeaning && <LeaningNotice leaning={lineUp.houseLeaning} leader={leader?.common} />}
+      {ranked.length > 1 && <DrawsNotice dish={dish} draws={lineUp.draws} {...study} />}
+      <LeftOut
+        key={seeks ? 'sought' : 'all'}
+        shown={seeks}
+        leftOut={seeks ? outSought : leftOut}
+        brief={dish.brief}
+        onOpen={(changed) => dish.edit({ brief: changed })}
+      />
+      {lineUp.leftOutOfScoring.length > 0 && (
+        <Typography variant="body2" color="text.secondary" sx={{ p: 1 }}>
+          Not scored, because nothing is known: {lineUp.leftOutOfScoring.map((key) => ASK_LABEL[key].toLowerCase()).join(', ')}.
+        </Typography>
+      )}
+    </Paper>
+  )
+})
