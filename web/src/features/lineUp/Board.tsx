@@ -91,10 +91,10 @@ function DrawsNotice({ dish, draws, progress, left, leave }: Study & { readonly 
 
 /** The answer in one line; its room is kept while the shares are still being drawn, so that no row jumps. */
 const VerdictLine = ({ verdict }: { readonly verdict: Verdict | null }) => (
-  <Box sx={{ px: 1.5, pb: 1, minHeight: 52 }}>
+  <Box sx={{ px: 1.5, pt: 0.5, pb: 0.5, minHeight: 58 }}>
     {verdict && (
       <>
-        <Typography component="p" sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: { xs: 18, md: 21 }, lineHeight: 1.2 }}>
+        <Typography component="p" sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: { xs: 22, md: 27 }, lineHeight: 1.15 }}>
           {verdict.headline}
         </Typography>
         <Typography variant="body2" color="text.secondary">
@@ -135,6 +135,24 @@ function LeaningNotice({
     </Typography>
   )
 }
+
+/** What else one may look at of this dish. */
+const MoreOf = ({ dishId, compareTo }: { readonly dishId: string; readonly compareTo: string }) => (
+  <Box sx={{ display: 'flex', flexWrap: 'wrap', '& a': { whiteSpace: 'nowrap', px: 0.75 } }}>
+    <Button component={Link} to={compareTo} size="small">
+      Compare the first three
+    </Button>
+    <Button component={Link} to={`/dishes/${dishId}/decisions`} size="small">
+      Decisions
+    </Button>
+    <Button component={Link} to={`/dishes/${dishId}/year`} size="small">
+      The year
+    </Button>
+    <Button component={Link} to={`/dishes/${dishId}/pot`} size="small">
+      A pot of several
+    </Button>
+  </Box>
+)
 
 interface BoardProps {
   readonly dish: Dish
@@ -195,33 +213,16 @@ export const Board = memo(function Board({
   const nearest = useTurning(sharesReady && leader ? dish.brief : null, null)?.value?.points[0]?.sentence ?? null
   return (
     <Paper component="section" aria-label="Line-up" sx={{ minWidth: 0 }}>
-      <Box sx={{ p: 1.5, display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
-        <Typography variant="h2">Line-up</Typography>
+      <Box sx={{ px: 1.5, pt: 1, display: 'flex', alignItems: 'baseline', columnGap: 1, flexWrap: 'wrap' }}>
+        <Typography variant="h2" sx={visuallyHidden}>
+          Line-up
+        </Typography>
         <Typography color="text.secondary">
           {able} of {able + leftOut.length}
           {onlyOffered ? ' on your lists' : ''} can do this dish
         </Typography>
-        <Box
-          sx={{
-            ml: { xs: -0.5, md: 'auto' },
-            display: 'flex',
-            flexWrap: 'wrap',
-            columnGap: { xs: 0, md: 0.25 },
-            '& a': { whiteSpace: 'nowrap', px: { xs: 0.75, md: 0.6 } },
-          }}
-        >
-          <Button component={Link} to={compareTo} size="small">
-            Compare the first three
-          </Button>
-          <Button component={Link} to={`/dishes/${dish.id}/decisions`} size="small">
-            Decisions
-          </Button>
-          <Button component={Link} to={`/dishes/${dish.id}/year`} size="small">
-            The year
-          </Button>
-          <Button component={Link} to={`/dishes/${dish.id}/pot`} size="small">
-            A pot of several
-          </Button>
+        <Box sx={{ display: { xs: 'none', md: 'block' }, ml: 'auto' }}>
+          <MoreOf dishId={dish.id} compareTo={compareTo} />
         </Box>
       </Box>
       {dish.choice && (
@@ -311,6 +312,9 @@ export const Board = memo(function Board({
           )}
         </>
       )}
+      <Box sx={{ display: { md: 'none' }, px: 1 }}>
+        <MoreOf dishId={dish.id} compareTo={compareTo} />
+      </Box>
       {lineUp.houseLeaning && <LeaningNotice leaning={lineUp.houseLeaning} leader={leader?.common} />}
       {ranked.length > 1 && <DrawsNotice dish={dish} draws={lineUp.draws} {...study} />}
       <LeftOut

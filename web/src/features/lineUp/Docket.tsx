@@ -105,12 +105,21 @@ export const Docket = memo(function Docket({ dish, brief, onLive }: Props) {
     <Paper
       component="section"
       aria-label="Docket"
-      sx={{ p: 2, pb: { xs: 0.5, md: 2 }, overflow: 'auto', maxHeight: { md: 'calc(100vh - 130px)' } }}
+      sx={{ px: { xs: 1.5, md: 2 }, py: { xs: 0.5, md: 2 }, overflow: 'auto', maxHeight: { md: 'calc(100vh - 130px)' } }}
     >
-      <Typography variant="h2" component="h1">
-        {dish.brief.dish}
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        <Typography variant="h2" component="h1" sx={{ flex: 1, minWidth: 0 }}>
+          {dish.brief.dish}
+        </Typography>
+        {narrow && (
+          <Button onClick={() => setOpen(!open)} aria-expanded={open} aria-label={open ? 'Fold the asks away' : 'Change what it asks'}>
+            {open ? 'Fold away' : 'Asks'}
+          </Button>
+        )}
+      </Box>
+      <Typography color="text.secondary" noWrap={folded}>
+        {describeMaking(dish.brief)}
       </Typography>
-      <Typography color="text.secondary">{describeMaking(dish.brief)}</Typography>
       <Typography color="text.secondary" gutterBottom>
         {describeServing(dish.brief)} · <Link to={`/dishes/${dish.id}/brief`}>change</Link>
       </Typography>
@@ -133,11 +142,6 @@ export const Docket = memo(function Docket({ dish, brief, onLive }: Props) {
             .filter(([, ask]) => ask.pull >= 3)
             .map(([key, ask]) => <Chip key={key} size="small" label={`${ASK_LABEL[key]}: ${describeBand(key, ask.from, ask.to)}`} />)}
       </Box>
-      {narrow && (
-        <Button onClick={() => setOpen(!open)} aria-expanded={open} fullWidth>
-          {open ? 'Fold the asks away' : 'Change what it asks'}
-        </Button>
-      )}
       {(!narrow || open) && (
         <Box sx={{ display: 'grid', gap: 0.5 }}>
           {asks.map(([key, ask]) => (

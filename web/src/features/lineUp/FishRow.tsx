@@ -12,7 +12,7 @@ import { MarketOf } from '../../parts/MarketOf.tsx'
 import { TurningList, useTurning } from './TurningList.tsx'
 import { nameCautions, ofHundred } from '../../parts/dishWords.ts'
 
-export const ROW_COLUMNS = { xs: '64px minmax(0, 1fr) 92px', md: '66px minmax(146px, 1fr) 96px repeat(3, 70px) 96px' }
+export const ROW_COLUMNS = { xs: '64px minmax(0, 1fr) 92px', md: '66px minmax(140px, 1fr) 108px repeat(3, 70px) 92px' }
 
 interface Props {
   readonly fish: RankedFish

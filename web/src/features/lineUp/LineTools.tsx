@@ -6,6 +6,8 @@ import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
+import useMediaQuery from '@mui/material/useMediaQuery'
+import { useState } from 'react'
 import type { Unoffered } from '../../engine/index.ts'
 import type { LineOrder } from './orderLine.ts'
 
@@ -28,6 +30,9 @@ interface Props {
 
 /** What of the line is shown, and in which order: what can be bought, by fit, cost or how sure it is, and where a fish stands. */
 export function LineTools({ onlyOffered, offered, onOnly, order, onOrder, sought, onSought }: Props) {
+  const narrow = useMediaQuery('(max-width: 900px)')
+  const [open, setOpen] = useState(false)
+  const unfolded = !narrow || open || sought !== '' || order !== 'fit'
   return (
     <Box
       component="section"
@@ -36,30 +41,39 @@ export function LineTools({ onlyOffered, offered, onOnly, order, onOrder, sought
     >
       <FormControlLabel
         control={<Switch checked={onlyOffered} onChange={(_event, on) => onOnly(on)} />}
-        label={offered > 0 ? `Only what I can buy (${offered} fish)` : 'Only what I can buy'}
+        label={offered > 0 && !narrow ? `Only what I can buy (${offered} fish)` : 'Only what I can buy'}
         sx={{ mr: 0, minHeight: 44 }}
       />
-      <ToggleButtonGroup
-        exclusive
-        size="small"
-        aria-label="Sorted by"
-        value={order}
-        onChange={(_event, next: LineOrder | null) => next && onOrder(next)}
-      >
-        {ORDERS.map(([value, words]) => (
-          <ToggleButton key={value} value={value} sx={{ px: 1.25, minHeight: { xs: 44, md: 32 }, textTransform: 'none' }}>
-            {words}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
-      <TextField
-        size="small"
-        type="search"
-        label="Where is my fish?"
-        value={sought}
-        onChange={({ target }) => onSought(target.value)}
-        sx={{ flex: '1 1 150px', maxWidth: { md: 220 } }}
-      />
+      {narrow && !unfolded && (
+        <Button onClick={() => setOpen(true)} sx={{ ml: 'auto' }}>
+          Sort, find
+        </Button>
+      )}
+      {unfolded && (
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          aria-label="Sorted by"
+          value={order}
+          onChange={(_event, next: LineOrder | null) => next && onOrder(next)}
+        >
+          {ORDERS.map(([value, words]) => (
+            <ToggleButton key={value} value={value} sx={{ px: 1.25, minHeight: { xs: 44, md: 32 }, textTransform: 'none' }}>
+              {words}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      )}
+      {unfolded && (
+        <TextField
+          size="small"
+          type="search"
+          label="Where is my fish?"
+          value={sought}
+          onChange={({ target }) => onSought(target.value)}
+          sx={{ flex: '1 1 150px', maxWidth: { md: 220 } }}
+        />
+      )}
     </Box>
   )
 }

@@ -13,13 +13,13 @@ export function MovedLine({ moved }: { readonly moved: string | null }) {
       aria-label="Your changes"
       sx={{
         mx: 1.5,
-        mb: 1,
+        mb: 0.5,
         pl: 1,
         borderLeft: `3px solid ${INK.hairline}`,
         display: 'flex',
         gap: 0.5,
         alignItems: 'center',
-        minHeight: 44,
+        minHeight: { xs: 44, md: 32 },
       }}
     >
       <Typography variant="body2" role="status" aria-label="What the last change did" sx={{ flex: 1, minWidth: 0 }}>

@@ -1,0 +1,141 @@
+import Button from '@mui/material/Button'
+import Divider from '@mui/material/Divider'
+import Menu from '@mui/material/Menu'
+import MenuItem from '@mui/material/MenuItem'
+import { styled } from '@mui/material/styles'
+import useMediaQuery from '@mui/material/useMediaQuery'
+import { useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { useKitchenQuery, useKitchensQuery } from '../api/api.ts'
+import { kitchenPath } from '../kitchen/index.ts'
+import { FishSearch } from '../parts/FishSearch.tsx'
+import { HEADING, INK } from '../theme.ts'
+import { KitchenSwitch } from './KitchenSwitch.tsx'
+
+const Bar = styled('header')({
+  display: 'flex',
+  alignItems: 'center',
+  gap: 20,
+  padding: '6px 20px',
+  minHeight: 52,
+  background: INK.squid,
+  color: INK.ice,
+  '& .find': { flex: 1, maxWidth: 400, marginLeft: 'auto' },
+  '& .rooms': { display: 'flex', gap: 14 },
+  '@media (max-width: 900px)': {
+    flexWrap: 'wrap',
+    padding: '2px 12px',
+    gap: 4,
+    '& .find': { flex: '1 0 100%', maxWidth: 'none', paddingBottom: 6 },
+  },
+  '@media print': { display: 'none' },
+})
+const Home = styled(Link)({
+  display: 'flex',
+  alignItems: 'center',
+  gap: 10,
+  color: INK.ice,
+  textDecoration: 'none',
+  fontFamily: HEADING,
+  fontWeight: 700,
+  fontSize: 22,
+  flexShrink: 0,
+})
+const BuiltRoom = styled(Link)({ padding: '6px 4px', color: INK.ice, textUnderlineOffset: 4 })
+
+const ROOMS = [
+  ['/book', 'Book'],
+  ['/market', 'Market'],
+  ['/house', 'House'],
+] as const
+
+function Search() {
+  const navigate = useNavigate()
+  return (
+    <div className="find">
+      <FishSearch
+        label="Find a fish by any market name"
+        focusKey
+        onPick={(species) => void navigate(`/book/${encodeURIComponent(species)}`)}
+      />
+    </div>
+  )
+}
+
+/** Rooms and kitchens behind one button, where there is no room for them in the bar. */
+function RoomsMenu() {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null)
+  const { data: kitchens = [] } = useKitchensQuery()
+  const { data: kitchen } = useKitchenQuery()
+  const close = () => setAnchor(null)
+  return (
+    <>
+      <Button
+        color="inherit"
+        aria-haspopup="menu"
+        aria-expanded={anchor !== null}
+        onClick={({ currentTarget }) => setAnchor(currentTarget)}
+      >
+        Menu
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={close} slotProps={{ list: { 'aria-label': 'Rooms and kitchens' } }}>
+        {ROOMS.map(([to, label]) => (
+          <MenuItem key={to} component={Link} to={to} onClick={close} sx={{ minHeight: 48 }}>
+            {label}
+          </MenuItem>
+        ))}
+        <Divider />
+        {kitchens.map(({ id, name }) => (
+          <MenuItem
+            key={id}
+            selected={id === kitchen?.id}
+            sx={{ minHeight: 48 }}
+            // Another kitchen is another page: nothing of this one goes along.
+            onClick={() => (id === kitchen?.id ? close() : window.location.assign(`${kitchenPath(id)}/`))}
+          >
+            {name}
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
+  )
+}
+
+/** The name, the search, the rooms and the kitchen; on a phone one bar, with the search and the rest a press away. */
+export function TopBar() {
+  const narrow = useMediaQuery('(max-width: 900px)')
+  const [finds, setFinds] = useState(false)
+  const home = (
+    <Home to="/">
+      <img src="/mark.svg" width={28} height={28} alt="" />
+      Tender Gill
+    </Home>
+  )
+  if (narrow)
+    return (
+      <Bar>
+        {home}
+        <Button color="inherit" aria-expanded={finds} onClick={() => setFinds(!finds)} sx={{ ml: 'auto' }}>
+          Find
+        </Button>
+        <RoomsMenu />
+        {finds && <Search />}
+      </Bar>
+    )
+  return (
+    <Bar>
+      {home}
+      <Search />
+      <nav className="rooms" aria-label="Rooms">
+        {ROOMS.map(([to, label]) => (
+          <BuiltRoom key={to} to={to}>
+            {label}
+          </BuiltRoom>
+        ))}
+      </nav>
+      <div style={{ marginLeft: 'auto' }}>
+        <KitchenSwitch />
+      </div>
+    </Bar>
+  )
+}
