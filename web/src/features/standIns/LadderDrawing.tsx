@@ -1,7 +1,10 @@
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { CauseKind, Rung, StandIns, Tempting } from '@tender-gill/contract'
 import { ASK_LABEL } from '../../reader/index.ts'
+import { useMemo } from 'react'
+import { useOffers } from '../../engine/index.ts'
 import { AskStrip } from '../../drawings/AskStrip.tsx'
 import { INK } from '../../theme.ts'
 import { joinWords, ofHundred } from '../../parts/dishWords.ts'
@@ -13,6 +16,9 @@ interface Props {
   readonly standIns: StandIns
   /** How many changes each rung lists; all when left out. */
   readonly changes?: number
+  /** Takes a rung for the dish; no button where left out. */
+  readonly onTake?: (rung: Rung) => void
+  readonly takenId?: string | undefined
 }
 
 const RAIL = {
@@ -64,7 +70,13 @@ function describeShared({ shares }: Rung): string {
   return `hangs on the same ${joinWords(kinds)} as ${joinWords(shares.map(({ common }) => common))}`
 }
 
-function RungItem({ rung, changes, standIns }: { readonly rung: Rung; readonly changes: number; readonly standIns: StandIns }) {
+interface RungProps extends Props {
+  readonly rung: Rung
+  /** Another allergen class than the missing fish: then that is the first change, in the colour of stop. */
+  readonly otherAllergen: boolean
+}
+
+function RungItem({ rung, changes = 99, standIns, onTake, takenId, otherAllergen }: RungProps) {
   const named = rung.changes.find(({ kind }) => kind === 'menu-name')
   const rest = rung.changes.filter((change) => change !== named)
   return (
@@ -76,6 +88,18 @@ function RungItem({ rung, changes, standIns }: { readonly rung: Rung; readonly c
         <Typography variant="body2" color="text.secondary">
           {rung.alike.toFixed(0)} alike
         </Typography>
+        {onTake && (
+          <Button
+            size="small"
+            variant="outlined"
+            disabled={rung.offerId === takenId}
+            aria-label={rung.offerId === takenId ? `${rung.common} is taken` : `Take ${rung.common}`}
+            onClick={() => onTake(rung)}
+            sx={{ minHeight: { xs: 44, md: 32 } }}
+          >
+            {rung.offerId === takenId ? 'Taken' : 'Take'}
+          </Button>
+        )}
       </Box>
       <Typography variant="body2" color="text.secondary">
         {rung.offer}
@@ -83,8 +107,8 @@ function RungItem({ rung, changes, standIns }: { readonly rung: Rung; readonly c
       </Typography>
       {changes > 3 && <DifferingStrips rung={rung} standIns={standIns} />}
       {rest.length === 0 && <Typography variant="body2">Cooks and serves the same.</Typography>}
-      {rest.slice(0, changes).map(({ sentence }) => (
-        <Typography key={sentence} variant="body2">
+      {rest.slice(0, changes).map(({ sentence }, i) => (
+        <Typography key={sentence} variant="body2" sx={otherAllergen && i === 0 ? { color: 'error.main', fontWeight: 700 } : undefined}>
           {sentence}
         </Typography>
       ))}
@@ -120,8 +144,13 @@ const TemptingItem = ({ fish }: { readonly fish: Tempting }) => (
 )
 
 /** The stand-ins as rungs, nearest first; below, dashed, the tempting ones that would be wrong. */
-export function LadderDrawing({ standIns, changes = 99 }: Props) {
-  const { ladder, tempting, emptyBecause, atLeastOne, dropped } = standIns
+export function LadderDrawing({ standIns, changes = 99, onTake, takenId }: Props) {
+  const { ladder, tempting, emptyBecause, atLeastOne, dropped, missing, brief } = standIns
+  const offers = useOffers(
+    useMemo(() => [missing.offerId, ...ladder.map(({ offerId }) => offerId)], [missing, ladder]),
+    brief.date,
+  )
+  const allergenOf = (offerId: string) => offers.get(offerId)?.allergen
   return (
     <>
       {emptyBecause && <Typography sx={{ my: 1 }}>{emptyBecause}</Typography>}
@@ -132,7 +161,12 @@ export function LadderDrawing({ standIns, changes = 99 }: Props) {
       ))}
       <Box component="ol" aria-label="Stand-ins, nearest first" sx={{ listStyle: 'none', p: 0, my: 1 }}>
         {ladder.map((rung) => (
-          <RungItem key={rung.offerId} rung={rung} changes={changes} standIns={standIns} />
+          <RungItem
+            key={rung.offerId}
+            {...{ rung, changes, standIns, takenId }}
+            {...(onTake ? { onTake } : {})}
+            otherAllergen={allergenOf(rung.offerId) !== allergenOf(missing.offerId)}
+          />
         ))}
         {tempting.slice(0, changes > 3 ? 3 : 1).map((fish) => (
           <TemptingItem key={fish.species} fish={fish} />

@@ -1,11 +1,13 @@
 import Alert from '@mui/material/Alert'
+import Autocomplete from '@mui/material/Autocomplete'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
+import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
-import type { MissingReason, StandIns } from '@tender-gill/contract'
+import type { MissingReason, RankedFish, StandIns } from '@tender-gill/contract'
 import { FORM_LABEL, formatMassToBuy, formatMoney } from '../../reader/index.ts'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
@@ -18,8 +20,10 @@ import { useDecide } from '../decisions/index.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
 import { useLineUp } from '../lineUp/index.ts'
 import { LadderDrawing } from './LadderDrawing.tsx'
+import { describeReason } from './describeReason.ts'
 import { useStandIns } from './useStandIns.ts'
 import { useOffers } from '../../engine/index.ts'
+import { useSearch } from '../../state/useSearch.ts'
 
 const REASONS: readonly (readonly [MissingReason, string])[] = [
   ['not-landed', 'Not landed'],
@@ -50,7 +54,8 @@ function MissingHeader({ standIns, print }: { readonly standIns: StandIns; reado
 
 function OrderList({ dish, standIns }: { readonly dish: Dish; readonly standIns: StandIns }) {
   const decide = useDecide(dish)
-  const rows = standIns.order.slice(0, SHOWN)
+  const [all, setAll] = useState(false)
+  const rows = useMemo(() => (all ? standIns.order : standIns.order.slice(0, SHOWN)), [all, standIns])
   const offers = useOffers(
     useMemo(() => rows.map(({ offerId }) => offerId), [rows]),
     dish.brief.date,
@@ -98,18 +103,56 @@ function OrderList({ dish, standIns }: { readonly dish: Dish; readonly standIns:
           )
         })}
       </Box>
+      {standIns.order.length > SHOWN && (
+        <Button onClick={() => setAll(!all)} sx={{ mt: 1 }}>
+          {all ? 'Show the nearest twelve' : `Show all ${standIns.order.length}`}
+        </Button>
+      )}
     </Paper>
   )
 }
 
+/** Any fish of the line-up may be the one that is missing. */
+function MissingChoice({
+  ranked,
+  species,
+  onChoose,
+}: {
+  readonly ranked: readonly RankedFish[]
+  readonly species: string
+  readonly onChoose: (fish: RankedFish) => void
+}) {
+  const value = ranked.find((fish) => fish.species === species) ?? null
+  if (ranked.length === 0) return null
+  return (
+    <Autocomplete
+      size="small"
+      options={ranked}
+      value={value}
+      disableClearable={value !== null}
+      getOptionLabel={({ common }) => common}
+      isOptionEqualToValue={(one, other) => one.species === other.species}
+      onChange={(_event, fish) => fish && onChoose(fish)}
+      renderInput={(params) => <TextField {...params} label="Which fish is missing" />}
+      sx={{ mt: 1.5, maxWidth: 320 }}
+    />
+  )
+}
+
 function StandInsView({ dish }: { readonly dish: Dish }) {
-  const [because, setBecause] = useState<MissingReason | null>(null)
+  const [search, changeSearch] = useSearch()
+  const because = REASONS.find(([reason]) => reason === search.get('because'))?.[0] ?? null
+  const setBecause = (reason: MissingReason | null) =>
+    changeSearch((params) => (reason ? params.set('because', reason) : params.delete('because')))
   const lineUp = useLineUp(dish.brief)
   const leader = lineUp.status === 'ready' ? lineUp.lineUp.ranked[0] : undefined
   const [missing, setMissing] = useState(dish.choice)
   const fish = missing ?? leader
   const answer = useStandIns(dish.brief, fish && { species: fish.species, offerId: fish.offerId, because: because ?? undefined })
+  const plain = useStandIns(dish.brief, fish && { species: fish.species, offerId: fish.offerId })
+  const decide = useDecide(dish)
   const standIns = answer?.value.ok ? answer.value.value : undefined
+  const without = plain?.value.ok ? plain.value.value : undefined
   const offers = useOffers(
     useMemo(() => (standIns ? [standIns.missing.offerId] : []), [standIns]),
     dish.brief.date,
@@ -139,6 +182,11 @@ function StandInsView({ dish }: { readonly dish: Dish }) {
           standIns={standIns}
           print={offer ? <FleshPrint offer={offer} name={standIns.missing.common} size="medium" /> : null}
         />
+        <MissingChoice
+          ranked={lineUp.status === 'ready' ? lineUp.lineUp.ranked : []}
+          species={standIns.missing.species}
+          onChoose={setMissing}
+        />
         <Typography component="h2" variant="h3" sx={{ mt: 1.5 }}>
           Why is it missing?
         </Typography>
@@ -166,7 +214,12 @@ function StandInsView({ dish }: { readonly dish: Dish }) {
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
-        <LadderDrawing standIns={standIns} />
+        {because && without && (
+          <Typography role="status" sx={{ fontWeight: 700 }}>
+            {describeReason(because, without, standIns)}
+          </Typography>
+        )}
+        <LadderDrawing standIns={standIns} onTake={(rung) => void decide(rung)} takenId={dish.choice?.offerId} />
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
           <Button component={Link} to={absencePath({ ...standIns.missing, because: because ?? undefined })} variant="outlined">
             The whole kitchen does without it
