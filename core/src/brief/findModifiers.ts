@@ -1,6 +1,7 @@
 import type { AskKey, AskSource, Brief, CookedColour, Fact } from '@tender-gill/contract'
 import { DEFAULT_PORTION_G, MARKET_STEP, MERCURY_WISH_UG_PER_KG, WHOLE_COOKED_SHARE, WHOLE_SIZE_SPREAD } from '../tables/constants.ts'
-import { ANY_SIZE, HIDES_OFF_FLAVOURS, HIDES_THE_FISH } from '../tables/methods.ts'
+import { ANY_SIZE, HIDES_OFF_FLAVOURS } from '../tables/methods.ts'
+import { hidesTheFish } from './hidesTheFish.ts'
 import { length, phrase, say } from '../facts/index.ts'
 
 /** Something about the diners or the dish that narrows a band and raises a pull, or lets a side of a band go. */
@@ -40,14 +41,14 @@ const namesSize = ({ wholeServes, wholeWeightG }: Pick<Brief, 'wholeServes' | 'w
   wholeWeightG !== undefined || typeof wholeServes === 'number'
 
 /** What a dish may cost without a figure: by how dear the fish is in the trade. */
-function findSpend({ spend = 'any', method }: Brief): readonly AskModifier[] {
+function findSpend({ spend = 'any', method, format }: Brief): readonly AskModifier[] {
   if (spend === 'least')
     return [
       { key: 'marketClass', to: MARKET_STEP['under-used'], pull: 4, source: 'brief', why: phrase('it should cost as little as it can') },
     ]
   if (spend === 'everyday')
     return [{ key: 'marketClass', to: MARKET_STEP.everyday, pull: 3, source: 'brief', why: phrase('everyday fish is what it should be') }]
-  if (!HIDES_THE_FISH.has(method)) return []
+  if (!hidesTheFish({ method, format })) return []
   const why = phrase('nobody sees which fish it is: an everyday one will do')
   return [{ key: 'marketClass', to: MARKET_STEP.everyday, pull: 1, source: 'method', why }]
 }

@@ -1,13 +1,12 @@
 import type { Brief, Gate, OfferSheet, Part, ResolvedOffer, Result } from '@tender-gill/contract'
 import { groupBy } from '../lists/index.ts'
 import type { NormalisedBrief, Problem } from '../facts/index.ts'
-import { createFindSpecies, normaliseBrief, type FindSpecies, type NormaliseOptions } from '../brief/index.ts'
+import { createFindSpecies, hidesTheFish, normaliseBrief, type FindSpecies, type NormaliseOptions } from '../brief/index.ts'
 import { computePortionCost, findPrice } from '../amounts/index.ts'
 import { computeFit, createScoring, withAsks, type Fit, type Scoring } from '../fit/index.ts'
 import { findGates, findStructuralGates, type OfferOn } from '../gates/index.ts'
 import { applyMarket, type MarketDay } from '../market/index.ts'
 import { EVEN_PARTS } from '../tables/formats.ts'
-import { HIDES_THE_FISH } from '../tables/methods.ts'
 import { readAskTable } from '../tables/styles.ts'
 import { findForms, type Candidate } from '../traits/index.ts'
 import { listOtherWays, type OtherWay } from './otherWays.ts'
@@ -45,8 +44,8 @@ const costOf = ({ candidate }: Entry, brief: NormalisedBrief) =>
   computePortionCost(candidate.offer, candidate.form, brief)?.typical ?? Infinity
 
 /** Familiarity runs from 0 to 10; where nobody sees the fish, a dear one stands behind all that are not. */
-export const rankKnown = ({ market, familiarity }: Pick<ResolvedOffer, 'market' | 'familiarity'>, { method }: NormalisedBrief): number =>
-  familiarity - (market === 'premium' && HIDES_THE_FISH.has(method) ? 11 : 0)
+export const rankKnown = ({ market, familiarity }: Pick<ResolvedOffer, 'market' | 'familiarity'>, brief: NormalisedBrief): number =>
+  familiarity - (market === 'premium' && hidesTheFish(brief) ? 11 : 0)
 
 /** A passing form beats a failing one, then the house's way of buying, the higher fit, the lower cost, the more usual form. */
 function pickForm(entries: readonly Entry[], brief: NormalisedBrief): Entry | undefined {

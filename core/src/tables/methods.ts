@@ -370,6 +370,8 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
 
 /** Ways of cooking in which nobody sees which fish it is: a dear one is wasted there. */
 export const HIDES_THE_FISH: ReadonlySet<Method> = new Set<Method>(['mince', 'chowder', 'broth'])
+/** Cuts that hide it in a way of cooking that otherwise shows it: poached chunks go under a crust or a sauce. */
+export const HIDING_CUTS: { readonly [M in Method]?: readonly Format[] } = { poach: ['chunk', 'mince'] }
 /** Ways of cooking that cover or ask for a taste of earth, sea or ammonia. */
 export const HIDES_OFF_FLAVOURS: ReadonlySet<Method> = new Set<Method>(['curry', 'smoke', 'broth'])
 /** Ways of cooking in which a whole fish may be of any size, where nothing is said. */

@@ -2,168 +2,19 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
-import type { ServingRecord, Method } from '@tender-gill/contract'
-import { isOver, listComing, pickPerDish } from '@tender-gill/core'
-import { METHOD_LABEL, describeDay } from '../../reader/index.ts'
-import { useMemo, useState } from 'react'
+import { addDays } from '@tender-gill/core'
+import { useMemo } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { useKitchenQuery, useServingsQuery, usePricesQuery, useRemoveServingMutation, useRestoreServingMutation } from '../../api/api.ts'
-import { FleshPrint } from '../../drawings/FleshPrint.tsx'
-import { useAnswer, useSheet, useOffers } from '../../engine/index.ts'
+import { useCoverCardQuery, useKitchenQuery, useServingsQuery, usePricesQuery, useSlabQuery } from '../../api/api.ts'
+import { useAnswer, useSheet } from '../../engine/index.ts'
 import { FishSearch } from '../../parts/FishSearch.tsx'
+import { sayDay } from '../../parts/orderWords.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
-import { HEADING, INK } from '../../theme.ts'
-import { DishAlert } from '../alerts/index.ts'
 import { StandingAbsences } from '../absences/index.ts'
-import { describeMaking, describeServing } from '../../parts/dishWords.ts'
-import { useUndoable } from '../../notices/index.ts'
-import { useOnlyOffered } from '../../state/useOnlyOffered.ts'
-import { useServeAgain } from '../servings/index.ts'
-
-const FIRST_METHODS: readonly Method[] = ['pan-sear', 'roast-whole', 'grill', 'poach', 'deep-fry', 'curry', 'stew', 'raw']
-
-interface DishLineProps {
-  readonly record: ServingRecord
-  readonly onRemove: (record: ServingRecord) => void
-  readonly onAgain: (record: ServingRecord) => void
-}
-
-function DishLine({ record, onRemove, onAgain }: DishLineProps) {
-  const { id, revision, brief, choice } = record
-  // Each dish is answered from the offers of its own day.
-  const sheet = useSheet(brief.date)
-  const [only] = useOnlyOffered()
-  const leaders = useAnswer(sheet, sheet ? `${sheet.name}|${only}|${id}.${revision}` : null, (desk) => desk.leaders([record], only))?.value
-  const leader = leaders?.[id]
-  const offers = useOffers([choice?.offerId ?? leader?.offerId ?? []].flat(), brief.date)
-  const offer = offers.get(choice?.offerId ?? leader?.offerId ?? '')
-  // A dish may stand here on several days.
-  const named = brief.date ? `${brief.dish} of ${describeDay(brief.date)}` : brief.dish
-  return (
-    <Box
-      component="li"
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: '68px minmax(0, 1fr)', md: '76px minmax(0, 1fr) 220px auto' },
-        gap: 1.5,
-        alignItems: 'center',
-        py: 1,
-        borderTop: `1px solid ${INK.hairline}`,
-      }}
-    >
-      {offer ? <FleshPrint offer={offer} name={offer.common} /> : <Box sx={{ width: 64, height: 32 }} />}
-      <Box sx={{ minWidth: 0 }}>
-        <Typography component="h2" variant="h3">
-          <Link to={`/dishes/${id}/line-up`} style={{ color: INK.squid }}>
-            {brief.dish}
-          </Link>
-        </Typography>
-        <Typography variant="body2" color="text.secondary">
-          {describeMaking(brief)}; {describeServing(brief)}
-          {brief.date ? `; ${describeDay(brief.date)}` : ''}
-        </Typography>
-        {choice && <DishAlert servingId={id} />}
-      </Box>
-      <Box sx={{ gridColumn: { xs: '2', md: 'auto' } }}>
-        <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 17 }}>
-          {choice && offer ? offer.common : (leader?.common ?? (leader === null ? 'No fish can' : ' '))}
-        </Box>
-        <Typography variant="body2" color="text.secondary">
-          {choice ? 'taken' : leader ? `leads, fit ${leader.fit.toFixed(0)}, of ${leader.count} that can` : ' '}
-        </Typography>
-      </Box>
-      <Box sx={{ gridColumn: { xs: '2', md: 'auto' }, justifySelf: 'start', display: 'flex', flexDirection: { xs: 'row', md: 'column' } }}>
-        <Button size="small" onClick={() => onAgain(record)} aria-label={`Serve ${named} once more`}>
-          Once more
-        </Button>
-        <Button size="small" onClick={() => onRemove(record)} aria-label={`Take ${named} away`}>
-          Take away
-        </Button>
-      </Box>
-    </Box>
-  )
-}
-
-const MOST_BEFORE = 6
-
-/** Dishes that are on no day to come: once more with one press, or opened as they were. */
-function Before({ records, onAgain }: { readonly records: readonly ServingRecord[]; readonly onAgain: DishLineProps['onAgain'] }) {
-  const [all, setAll] = useState(false)
-  if (records.length === 0) return null
-  return (
-    <Box component="section" aria-labelledby="before" sx={{ mt: 2 }}>
-      <Typography id="before" component="h2" variant="h3" gutterBottom>
-        Cooked before
-      </Typography>
-      <Box component="ul" aria-label="Cooked before" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-        {(all ? records : records.slice(0, MOST_BEFORE)).map((record) => (
-          <Box
-            key={record.id}
-            component="li"
-            sx={{ display: 'flex', alignItems: 'center', gap: 1.5, borderTop: `1px solid ${INK.hairline}`, minHeight: 48 }}
-          >
-            <Box sx={{ flex: 1, minWidth: 0 }}>
-              <Link to={`/dishes/${record.id}/line-up`} style={{ color: INK.squid }}>
-                {record.brief.dish}
-              </Link>
-              <Typography component="span" variant="body2" color="text.secondary">
-                {record.brief.date ? `, ${describeDay(record.brief.date)}` : ''}; {describeServing(record.brief)}
-              </Typography>
-            </Box>
-            <Button onClick={() => onAgain(record)} aria-label={`Serve ${record.brief.dish} once more`}>
-              Once more
-            </Button>
-          </Box>
-        ))}
-      </Box>
-      {!all && records.length > MOST_BEFORE && <Button onClick={() => setAll(true)}>All {records.length} dishes</Button>}
-    </Box>
-  )
-}
-
-function Dishes({ records }: { readonly records: readonly ServingRecord[] }) {
-  const [remove] = useRemoveServingMutation()
-  const [restore] = useRestoreServingMutation()
-  const undoable = useUndoable()
-  const { data: kitchen } = useKitchenQuery()
-  const serveAgain = useServeAgain(kitchen?.today ?? '')
-  if (!kitchen) return <Waiting what="the dishes" />
-  const onRemove = ({ id, revision, brief }: ServingRecord) =>
-    void undoable(() => remove({ id, revision }).unwrap(), {
-      done: `“${brief.dish}” was taken away.`,
-      undone: `“${brief.dish}” is back.`,
-      undo: () => restore(id).unwrap(),
-    })
-  const onAgain = (record: ServingRecord) => void serveAgain(record)
-  const coming = listComing(records, kitchen.today)
-  const before = pickPerDish(records, kitchen.today).filter((record) => isOver(record, kitchen.today))
-  return (
-    <>
-      {coming.length === 0 && <Typography>Nothing is to come. Serve a dish once more, or start a new one.</Typography>}
-      <Box component="ul" aria-label="Dishes" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-        {coming.map((record) => (
-          <DishLine key={record.id} record={record} onRemove={onRemove} onAgain={onAgain} />
-        ))}
-      </Box>
-      <Before records={before} onAgain={onAgain} />
-    </>
-  )
-}
-
-function FirstDish() {
-  return (
-    <>
-      <Typography gutterBottom>No dishes yet. Start with how you want to cook, and the fish that can do it stand in line.</Typography>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-        {FIRST_METHODS.map((method) => (
-          <Button key={method} component={Link} to={`/dishes/new?method=${method}`} variant="outlined">
-            {METHOD_LABEL[method]}
-          </Button>
-        ))}
-      </Box>
-    </>
-  )
-}
+import { DayPanel } from './DayPanel.tsx'
+import { Dishes, FirstDish } from './Dishes.tsx'
+import { listOrders } from './ordersToPlace.ts'
+import { GoodToday, SinceYesterday } from './SidePanels.tsx'
 
 const MOST_ON_LIST = 14
 
@@ -191,10 +42,42 @@ function OnTheLists() {
   )
 }
 
-/** Two doors: from a dish to a fish, or from a fish to a dish. */
+/** The second door: from a fish to a dish. */
+function FishDoor() {
+  const navigate = useNavigate()
+  return (
+    <Paper component="section" aria-labelledby="door-fish" sx={{ p: 2 }}>
+      <Typography id="door-fish" variant="h2" gutterBottom>
+        I have this fish
+      </Typography>
+      <Typography variant="body2" gutterBottom>
+        Seen one that looks good? See which of your dishes it does best, and how to cook it otherwise.
+      </Typography>
+      <FishSearch label="Which fish?" onPick={(species) => void navigate(`/fish/${encodeURIComponent(species)}`)} />
+      <OnTheLists />
+    </Paper>
+  )
+}
+
+const DAYS_AHEAD = 6
+
+/** The day: what to order next, the dishes to come, what changed, what is good; and both doors, from a dish and from a fish. */
 export function HomePage() {
   const { data: records } = useServingsQuery()
-  const navigate = useNavigate()
+  const { data: kitchen } = useKitchenQuery()
+  const today = kitchen?.today ?? ''
+  const { data: card } = useCoverCardQuery({ from: today, to: today && addDays(today, DAYS_AHEAD) }, { skip: today === '' })
+  const { data: slab } = useSlabQuery()
+  const orderBy = useMemo(
+    () =>
+      new Map(
+        (card && slab ? listOrders(card.rows, slab.fish) : []).flatMap(({ order, servings }) =>
+          servings.map((id) => [id, `order by ${order.orderBy.time} ${sayDay(order.orderBy.date, today)}`] as const),
+        ),
+      ),
+    [card, slab, today],
+  )
+  const empty = records?.length === 0
   return (
     <Box
       sx={{
@@ -205,32 +88,29 @@ export function HomePage() {
         mt: 1,
       }}
     >
-      <Paper component="section" aria-labelledby="door-dish" sx={{ p: { xs: 2, md: 3 } }}>
-        <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 1, mb: 1.5 }}>
-          <Typography id="door-dish" variant="h1" sx={{ flex: 1 }}>
-            I have a dish
-          </Typography>
-          <Button component={Link} to="/cover-card">
-            Cover card
-          </Button>
-          <Button component={Link} to="/missing">
-            A fish is missing
-          </Button>
-          <Button component={Link} to="/dishes/new" variant="contained">
-            New dish
-          </Button>
-        </Box>
-        <StandingAbsences />
-        {!records ? <Waiting what="the dishes" /> : records.length === 0 ? <FirstDish /> : <Dishes records={records} />}
-      </Paper>
-      <Paper component="section" aria-labelledby="door-fish" sx={{ p: { xs: 2, md: 3 } }}>
-        <Typography id="door-fish" variant="h1" gutterBottom>
-          I have this fish
-        </Typography>
-        <Typography gutterBottom>Seen one that looks good? See which of your dishes it does best, and how to cook it otherwise.</Typography>
-        <FishSearch label="Which fish?" onPick={(species) => void navigate(`/fish/${encodeURIComponent(species)}`)} />
-        <OnTheLists />
-      </Paper>
+      <Box sx={{ display: 'grid', gap: 1.5 }}>
+        {kitchen && !empty && <DayPanel kitchen={kitchen} card={card} slab={slab?.fish} />}
+        <Paper component="section" aria-labelledby="door-dish" sx={{ p: { xs: 2, md: 2.5 } }}>
+          <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 1, mb: 1 }}>
+            <Typography id="door-dish" variant="h2" sx={{ flex: 1 }}>
+              I have a dish
+            </Typography>
+            <Button component={Link} to="/missing">
+              A fish is missing
+            </Button>
+            <Button component={Link} to="/dishes/new" variant="contained">
+              New dish
+            </Button>
+          </Box>
+          <StandingAbsences />
+          {!records ? <Waiting what="the dishes" /> : empty ? <FirstDish /> : <Dishes records={records} orderBy={orderBy} />}
+        </Paper>
+      </Box>
+      <Box sx={{ display: 'grid', gap: 1.5 }}>
+        {kitchen && !empty && <SinceYesterday kitchen={kitchen} />}
+        <GoodToday slab={slab?.fish} />
+        <FishDoor />
+      </Box>
     </Box>
   )
 }

@@ -6,7 +6,7 @@ import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import { visuallyHidden } from '@mui/utils'
 import type { AskKey, Brief, HouseLean, LineUp, NormalisedBrief } from '@tender-gill/contract'
-import { HIDES_THE_FISH } from '@tender-gill/core'
+import { hidesTheFish } from '@tender-gill/core'
 import { memo, useCallback, useMemo, useState, type KeyboardEvent } from 'react'
 import { Link } from 'react-router'
 import { useAnswer, useOffers, useSheet, type Unoffered } from '../../engine/index.ts'
@@ -231,7 +231,7 @@ export const Board = memo(function Board({
         </Box>
       )}
       {leader && (
-        <VerdictLine verdict={sharesReady && !study.left ? describeVerdict(ranked, HIDES_THE_FISH.has(dish.brief.method)) : null} />
+        <VerdictLine verdict={sharesReady && !study.left ? describeVerdict(ranked, hidesTheFish(dish.brief)) : null} />
       )}
       <MovedLine moved={moved} />
       <LineTools {...{ onlyOffered, offered, order, sought }} onOnly={sayOnly} onOrder={setOrder} onSought={setSought} />

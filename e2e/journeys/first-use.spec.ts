@@ -1,0 +1,62 @@
+import { expect, readLeader, test, waitUntilKept } from '../stack.ts'
+
+const rows = 'Fish that can do it'
+
+test('a change says what it moved, and is undone and done again, by button and by keys', async ({ page }) => {
+  await page.goto('/dishes/paprika-skewers/line-up')
+  await readLeader(page)
+  const said = page.getByRole('status', { name: 'What the last change did' })
+  await expect(said).toHaveText(/^Change what it asks/)
+  const from = page.getByRole('textbox', { name: 'Firmness from' })
+  const before = await from.inputValue()
+  await from.fill('9')
+  await from.press('Enter')
+  await expect(said).toHaveText(/^Firmness is wanted .* (still|now) first/)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(from).toHaveValue(before)
+  await page.getByRole('button', { name: 'Redo' }).click()
+  await expect(from).toHaveValue('9')
+  await page.getByRole('heading', { level: 1 }).click()
+  await page.keyboard.press('Control+z')
+  await expect(from).toHaveValue(before)
+  await expect(page.getByText(/^Undone: firmness is wanted/)).toBeVisible()
+  await page.keyboard.press('Control+Shift+z')
+  await expect(from).toHaveValue('9')
+  await page.keyboard.press('Control+z')
+  await waitUntilKept(page)
+})
+
+test('only what can be bought stands in line where there are lists; the rest is a press away, and any fish is found', async ({ page }) => {
+  await page.goto('/dishes/beer-battered-supper/line-up')
+  await readLeader(page)
+  const only = page.getByRole('switch', { name: /^Only what I can buy/ })
+  await expect(only).toBeChecked()
+  const list = page.getByRole('list', { name: rows })
+  for (const row of await list.getByRole('listitem').all()) await expect(row).toContainText(/€|EUR/)
+  await expect(page.getByText(/ on your lists can do this dish/)).toBeVisible()
+  await page.getByLabel('Where is my fish?').fill('kabeljau')
+  await expect(page.getByRole('status', { name: 'Where it stands' })).toHaveText(/^Atlantic cod stands \d+(st|nd|rd|th) of \d+\./)
+  await expect(list.getByRole('listitem')).toHaveCount(1)
+  await page.getByLabel('Where is my fish?').fill('')
+  await page.getByRole('button', { name: 'Cost' }).click()
+  const costs = await list.getByRole('listitem').evaluateAll((items) =>
+    items.map((item) => Number(/€(\d+\.\d\d)/.exec(item.textContent ?? '')?.[1] ?? Number.NaN)),
+  )
+  expect(costs).toEqual([...costs].sort((a, b) => a - b))
+  await only.click()
+  await expect(page.getByText(/of 220 can do this dish/)).toBeVisible()
+  await page.reload()
+  await expect(page.getByRole('switch', { name: /^Only what I can buy/ })).not.toBeChecked()
+})
+
+test('a stranger on a phone gets from home to a named fish with its stand-ins in six presses', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto('/')
+  await expect(page.getByRole('status', { name: 'What to order next' })).toHaveText(/^Order next: |^Nothing /)
+  await page.getByRole('link', { name: 'New dish' }).click()
+  await page.getByLabel('What it is called').fill('Tonight')
+  await page.getByRole('button', { name: /^(Find its fish|Who can do it|See the line-up|Line)/ }).click()
+  await expect(page.getByRole('list', { name: rows })).toBeVisible()
+  await page.getByRole('link', { name: /Stand-ins/ }).click()
+  await expect(page.getByRole('list', { name: 'Stand-ins, nearest first' }).getByRole('listitem').first()).toBeVisible()
+})

@@ -1,0 +1,95 @@
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Paper from '@mui/material/Paper'
+import Typography from '@mui/material/Typography'
+import { addDays } from '@tender-gill/core'
+import type { CoverCard, Kitchen, SlabFish } from '@tender-gill/contract'
+import { Link } from 'react-router'
+import { DayLine } from '../../drawings/DayLine.tsx'
+import { joinWords, ofHundred } from '../../parts/dishWords.ts'
+import { nameWeekday, sayDay } from '../../parts/orderWords.ts'
+import { readLocalTime } from '../../parts/readLocalTime.ts'
+import { describeDay } from '../../reader/index.ts'
+import { listOrders, type MerchantOrder } from './ordersToPlace.ts'
+
+const MOST_NAMED = 3
+const MOST_HANG = 0.4
+
+const coversOn = (rows: CoverCard['rows'], date: string): number => rows.reduce((sum, row) => sum + (row.date === date ? row.covers : 0), 0)
+
+function describeCovers(rows: CoverCard['rows'], today: string): string {
+  const [now, next] = [coversOn(rows, today), coversOn(rows, addDays(today, 1))]
+  const some = rows.reduce((sum, row) => sum + (row.date === null ? row.covers : 0), 0)
+  return [
+    ...(now > 0 ? [`${now} covers today`] : []),
+    ...(next > 0 ? [`${next} tomorrow`] : []),
+    ...(some > 0 ? [`${some} on no day yet`] : []),
+  ].join(', ')
+}
+
+const describeOrder = ({ merchant, order, fish }: MerchantOrder, today: string): string => {
+  const named = fish.length > MOST_NAMED ? `${fish.length} fish` : joinWords(fish)
+  return `${named} from ${merchant} by ${order.orderBy.time} ${sayDay(order.orderBy.date, today)}, for ${sayDay(order.delivery, today)}`
+}
+
+/** What most covers hang on, where one thing carries many of them. */
+function describeHang({ hangs, covers }: CoverCard): string | null {
+  const [worst] = [...hangs].sort((a, b) => b.share - a.share)
+  if (!worst || worst.share < MOST_HANG || worst.dishes.length < 2) return null
+  return `${worst.covers} of ${covers} covers (${ofHundred(worst.share)} of 100) hang on ${worst.subject}.`
+}
+
+interface Props {
+  readonly kitchen: Kitchen
+  readonly card: CoverCard | undefined
+  readonly slab: readonly SlabFish[] | undefined
+}
+
+/** The day: what must be ordered next, until when and from whom; the hours of today on its line; what hangs on one thing. */
+export function DayPanel({ kitchen, card, slab }: Props) {
+  const { today } = kitchen
+  const orders = card && slab ? listOrders(card.rows, slab) : undefined
+  const [next, ...later] = orders ?? []
+  const marks = (orders ?? [])
+    .filter(({ order }) => order.orderBy.date === today)
+    .map(({ merchant, order }) => ({ time: order.orderBy.time, label: merchant }))
+  const hang = card ? describeHang(card) : null
+  return (
+    <Paper component="section" aria-labelledby="the-day" sx={{ p: { xs: 2, md: 2.5 } }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', flexWrap: 'wrap', columnGap: 1.5 }}>
+        <Typography id="the-day" variant="h1">
+          {nameWeekday(today)}
+        </Typography>
+        <Typography color="text.secondary">
+          {describeDay(today)}
+          {card && card.rows.length > 0 ? `; ${describeCovers(card.rows, today)}` : ''}
+        </Typography>
+      </Box>
+      <Box sx={{ display: { xs: 'none', md: 'block' }, my: 0.5 }}>
+        <DayLine now={readLocalTime(kitchen.zone)} marks={marks} />
+      </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5, minHeight: 44 }}>
+        <Typography variant="h3" component="p" role="status" aria-label="What to order next" sx={{ flex: '1 1 280px' }}>
+          {orders === undefined
+            ? 'Looking what is to be ordered ...'
+            : next
+              ? `Order next: ${describeOrder(next, today)}.`
+              : 'Nothing that your merchants list is to be ordered.'}
+        </Typography>
+        <Button component={Link} to="/cover-card" variant={next ? 'contained' : 'outlined'}>
+          Cover card
+        </Button>
+      </Box>
+      {later.map((order) => (
+        <Typography key={order.merchant} variant="body2">
+          Then {describeOrder(order, today)}.
+        </Typography>
+      ))}
+      {hang && (
+        <Typography variant="body2" color="text.secondary">
+          {hang}
+        </Typography>
+      )}
+    </Paper>
+  )
+}
