@@ -14,24 +14,43 @@ interface Props {
 export const FleshPrint = memo(
   function FleshPrint({ offer, name, size = 'small' }: Props) {
     const clip = useId()
-    const { outline, grain, grainWidth, flecks, ticks, fallsApart, tint, line, words } = drawFleshPrint(offer)
+    const { outline, edgeWidth, arcs, arcWidth, grain, grainWidth, flecks, cracks, crackWidth, ticks, fallsApart, tint, line, words } =
+      drawFleshPrint(offer)
     const text = `${name}: ${words}`
     return (
-      <svg viewBox={`0 0 ${PRINT_BOX.width} ${PRINT_BOX.height}`} width={WIDTH[size]} role="img" aria-label={text}>
+      <svg
+        viewBox={`0 0 ${PRINT_BOX.width} ${PRINT_BOX.height}`}
+        width={WIDTH[size]}
+        role="img"
+        aria-label={text}
+        style={{ flexShrink: 0 }}
+      >
         <title>{text}</title>
         <clipPath id={clip}>
           <path d={outline} />
         </clipPath>
         <g clipPath={`url(#${clip})`}>
           <path d={outline} fill={tint} />
-          <path d={grain} fill="none" stroke={line} strokeWidth={grainWidth} />
-          <path d="M4 30 H116" stroke={line} strokeWidth={0.8} />
+          {grainWidth > 0 && <path d={grain} fill="none" stroke={line} strokeWidth={grainWidth} />}
+          <path d={arcs} fill="none" stroke={line} strokeWidth={arcWidth} />
           {flecks.map(({ x, y, turn }, i) => (
-            <ellipse key={i} cx={x} cy={y} rx={2.6} ry={1} fill="#FFFFFF" transform={`rotate(${turn} ${x} ${y})`} />
+            <ellipse
+              key={i}
+              cx={x}
+              cy={y}
+              rx={5}
+              ry={2.3}
+              fill="#FFFFFF"
+              stroke={line}
+              strokeWidth={0.9}
+              transform={`rotate(${turn} ${x} ${y})`}
+            />
           ))}
-          <path d={ticks} fill="none" stroke={INK.squid} strokeWidth={1.8} strokeLinecap="round" />
+          {crackWidth > 0 && <path d={cracks} fill="none" stroke={INK.squid} strokeWidth={crackWidth} strokeLinejoin="round" />}
+          <path d={ticks} fill="none" stroke={INK.squid} strokeWidth={2} strokeLinecap="round" />
+          <path d={outline} fill="none" stroke={INK.squid} strokeWidth={2 * edgeWidth} strokeDasharray={fallsApart ? '7 6' : undefined} />
         </g>
-        <path d={outline} fill="none" stroke={INK.squid} strokeWidth={1.6} strokeDasharray={fallsApart ? '5 4' : undefined} />
+        <path d={outline} fill="none" stroke={INK.squid} strokeWidth={0.8} />
       </svg>
     )
   },

@@ -18,21 +18,43 @@ describe('drawFleshPrint', () => {
   it('draws the same offer the same every time, and two offers apart', () => {
     const cod = offer('gadus-morhua.wild.fresh.body')
     expect(drawFleshPrint(cod)).toEqual(drawFleshPrint(cod))
-    expect(drawFleshPrint(cod).flecks).not.toEqual(drawFleshPrint(offer('salmo-salar.farmed.fresh.body')).flecks)
+    expect(drawFleshPrint(cod)).not.toEqual(drawFleshPrint(offer('salmo-salar.farmed.fresh.body')))
   })
 
-  it('spaces chevrons wider for larger flakes, and waves where there is none', () => {
-    const chevrons = (id: string) => count(drawFleshPrint(offer(id)).grain)
-    expect(chevrons('gadus-morhua.wild.fresh.body')).toBeLessThan(chevrons('scomber-scombrus.wild.fresh.body'))
-    expect(drawFleshPrint(offer('lophius-piscatorius.wild.fresh.body')).grain).toContain('q14')
-    expect(drawFleshPrint(offer('gadus-morhua.wild.fresh.body')).grain).not.toContain('q14')
+  it('draws broader arcs for larger flakes, and grain where there are none', () => {
+    const [cod, mackerel, monk] = [
+      'gadus-morhua.wild.fresh.body',
+      'scomber-scombrus.wild.fresh.body',
+      'lophius-piscatorius.wild.fresh.body',
+    ]
+      .map(offer)
+      .map(drawFleshPrint)
+    expect(cod?.arcWidth).toBeGreaterThan(2 * (mackerel?.arcWidth ?? Infinity))
+    expect(monk?.arcWidth).toBeLessThan(0.2)
+    expect([cod?.grainWidth, (monk?.grainWidth ?? 0) > 2]).toEqual([0, true])
   })
 
-  it('draws heavier lines for firmer flesh and more flecks for fatter', () => {
-    const soft = drawFleshPrint(offer('merlangius-merlangus.wild.fresh.body'))
-    const firm = drawFleshPrint(offer('xiphias-gladius.wild.fresh.loin'))
-    expect(firm.grainWidth).toBeGreaterThan(soft.grainWidth)
-    expect(drawFleshPrint(offer('anguilla-anguilla.farmed.fresh.body')).flecks.length).toBeGreaterThan(soft.flecks.length + 20)
+  it('draws each trait the heavier the more there is of it, and everything at one place: the edge by firmness, flecks by fat, cracks by what falls apart', () => {
+    const inOrder = (of: (one: ResolvedOffer) => number, drawn: (one: ResolvedOffer) => number) => {
+      const sorted = [...offers].sort((a, b) => of(a) - of(b)).map(drawn)
+      for (let i = 1; i < sorted.length; i += 1) expect(sorted[i]).toBeGreaterThanOrEqual(sorted[i - 1] ?? 0)
+    }
+    inOrder(
+      ({ traits }) => traits.firmness.typical,
+      (one) => drawFleshPrint(one).edgeWidth,
+    )
+    inOrder(
+      ({ traits }) => traits.fat.typical,
+      (one) => drawFleshPrint(one).flecks.length,
+    )
+    inOrder(
+      ({ traits }) => -traits.cohesion.typical,
+      (one) => drawFleshPrint(one).crackWidth,
+    )
+    inOrder(
+      ({ traits }) => traits.flake.typical,
+      (one) => drawFleshPrint(one).arcWidth,
+    )
   })
 
   it('ticks a bone for each step, and dashes the edge of what falls apart', () => {

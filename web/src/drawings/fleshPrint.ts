@@ -4,10 +4,18 @@ import { describeStep } from '../reader/index.ts'
 /** Everything a flesh print is drawn from. Paths are in a 120 x 60 box. */
 export interface FleshPrintShape {
   readonly outline: string
-  /** Chevrons of the flakes, or the wavy grain of flesh without any. */
+  /** How heavy the edge is: firm flesh has a heavy one. */
+  readonly edgeWidth: number
+  /** Broad arcs of the flakes, at the same places in every print. */
+  readonly arcs: string
+  readonly arcWidth: number
+  /** The wavy grain of dense flesh. */
   readonly grain: string
   readonly grainWidth: number
   readonly flecks: readonly { readonly x: number; readonly y: number; readonly turn: number }[]
+  /** Cracks of flesh that comes apart. */
+  readonly cracks: string
+  readonly crackWidth: number
   readonly ticks: string
   readonly fallsApart: boolean
   readonly tint: string
@@ -23,47 +31,45 @@ const OUTLINE = 'M4 17 C7 9 16 4 28 4 L92 7 C106 8 116 17 116 30 C116 43 106 52 
 const MIDDLE = 30
 
 const TINTS: Record<RawColour, { tint: string; line: string }> = {
-  white: { tint: '#F3EFEA', line: '#A79F94' },
-  ivory: { tint: '#EFE6D3', line: '#A4977C' },
-  grey: { tint: '#D3CDCB', line: '#857C7B' },
-  tan: { tint: '#DEC7A8', line: '#92775A' },
-  pink: { tint: '#F0CFC6', line: '#B3857A' },
-  orange: { tint: '#F3AE8F', line: '#BF6C4B' },
-  red: { tint: '#C8606A', line: '#883039' },
-  dark: { tint: '#8D6C6B', line: '#523C3C' },
+  white: { tint: '#F6F3EE', line: '#9A9186' },
+  ivory: { tint: '#EFE3C9', line: '#94866A' },
+  grey: { tint: '#CFC9C6', line: '#7A7170' },
+  tan: { tint: '#D9BE9A', line: '#86694A' },
+  pink: { tint: '#EFC4B8', line: '#A87669' },
+  orange: { tint: '#F09A74', line: '#B05A38' },
+  red: { tint: '#BE4E5A', line: '#74252E' },
+  dark: { tint: '#7F5E5E', line: '#432E2E' },
 }
 
-/** A number in 0..1 that depends only on the name and the place: the same fish is drawn the same every time. */
-function scatter(name: string, n: number): number {
-  let h = 0x811c9dc5 ^ n
-  for (const letter of name) h = Math.imul(h ^ letter.charCodeAt(0), 0x01000193)
-  h ^= h >>> 15
-  h = Math.imul(h, 0x2c1b3c6d)
-  return ((h ^ (h >>> 12)) >>> 0) / 4_294_967_296
+const round = (n: number) => Math.round(n * 100) / 100
+
+const ARCS_AT = [20, 46, 72, 98]
+const ARCS = ARCS_AT.map((x) => `M${x - 6} 0 Q${x + 8} 14 ${x + 6} ${MIDDLE} Q${x + 8} 46 ${x - 6} 60`).join('')
+const WAVES = [10, 17, 24, 37, 44, 51].map((y) => `M2 ${y} q14 -3 29 0 t29 0 t29 0 t31 0`).join('')
+const CRACKS = 'M33 2 l-6 13 l7 7M86 58 l5 -15 l-7 -7M60 3 l4 12 l-5 6M110 14 l-12 5'
+
+/** Places of the flecks, the same in every print: the more fat, the more of them are filled. Spread evenly, after Halton. */
+const halton = (n: number, base: number): number => {
+  let [value, share, i] = [0, 1, n]
+  while (i > 0) {
+    share /= base
+    value += share * (i % base)
+    i = Math.floor(i / base)
+  }
+  return value
 }
+const MOST_FLECKS = 34
+const FLECKS = Array.from({ length: MOST_FLECKS }, (_, i) => ({
+  x: round(10 + 98 * halton(i + 1, 2)),
+  y: round(9 + 42 * halton(i + 1, 3)),
+  turn: Math.round(40 + 30 * halton(i + 1, 5)),
+}))
 
-const round = (n: number) => Math.round(n * 10) / 10
+const drawTicks = (bones: number): string => Array.from({ length: Math.round(bones) }, (_, i) => `M${14 + i * 10} 35 l6 -11`).join('')
 
-function drawChevrons(flake: number): string {
-  const gap = 5 + 2 * flake
-  const bend = 4 + 0.6 * flake
-  const lines: string[] = []
-  for (let x = 8; x < 122; x += gap)
-    lines.push(`M${round(x)} 2 Q${round(x + bend)} 16 ${round(x + bend - 2)} ${MIDDLE} Q${round(x + bend)} 44 ${round(x)} 58`)
-  return lines.join('')
-}
-
-function drawWaves(firmness: number): string {
-  const gap = 5.4 - 0.22 * firmness
-  const lines: string[] = []
-  for (let y = 7; y < 56; y += gap) lines.push(`M2 ${round(y)} q14 -2.4 29 0 t29 0 t29 0 t31 0`)
-  return lines.join('')
-}
-
-const drawTicks = (bones: number): string => Array.from({ length: Math.round(bones) }, (_, i) => `M${14 + i * 10} 34 l5 -9`).join('')
-
-const NO_FLAKE_BELOW = 1.6
 const FALLS_APART_BELOW = 3.5
+/** Flesh whose flakes are this large shows no grain any more. */
+const NO_GRAIN_ABOVE = 6
 
 function describePrint({ traits, bones }: FleshPrintSource): string {
   const lift = bones['fillet-pinned'] ?? bones.fillet ?? bones.whole
@@ -78,23 +84,24 @@ function describePrint({ traits, bones }: FleshPrintSource): string {
 }
 
 /**
- * The drawing of one offer's cooked flesh, computed from its traits: spacing of chevrons is flake (waves where there is none), weight of
- * line is firmness, pale flecks are fat, ticks on the middle line are bones to lift, a dashed edge falls apart, the tint is the raw colour.
+ * The drawing of one offer's cooked flesh, computed from its traits: broad arcs are large flakes, waves are dense flesh without any, a heavy
+ * edge is firm, pale flecks are fat, cracks and a dashed edge fall apart, ticks on the middle line are bones to lift, the tint is the raw
+ * colour. Everything stands at the same place in every print and grows with its trait, so that prints that look alike are alike.
  */
 export function drawFleshPrint(source: FleshPrintSource): FleshPrintShape {
-  const { id, traits, bones, rawColour } = source
+  const { traits, bones, rawColour } = source
   const { flake, firmness, fat, cohesion } = traits
-  const flecks = Math.min(60, Math.round(9 * Math.sqrt(fat.typical)) - 4)
   const lift = bones['fillet-pinned'] ?? bones.fillet ?? bones.whole
   return {
     outline: OUTLINE,
-    grain: flake.typical < NO_FLAKE_BELOW ? drawWaves(firmness.typical) : drawChevrons(flake.typical),
-    grainWidth: round(0.5 + 0.22 * firmness.typical),
-    flecks: Array.from({ length: Math.max(0, flecks) }, (_, i) => ({
-      x: round(9 + 102 * scatter(id, 2 * i)),
-      y: round(8 + 44 * scatter(id, 2 * i + 1)),
-      turn: Math.round(40 + 30 * scatter(id, 1000 + i)),
-    })),
+    edgeWidth: round(0.8 + 0.085 * firmness.typical ** 2),
+    arcs: ARCS,
+    arcWidth: round(0.11 * flake.typical ** 2),
+    grain: WAVES,
+    grainWidth: round(Math.max(0, (NO_GRAIN_ABOVE - flake.typical) * 0.5)),
+    flecks: FLECKS.slice(0, Math.round(7.5 * Math.sqrt(Math.max(0, fat.typical - 0.5)))),
+    cracks: CRACKS,
+    crackWidth: round(Math.max(0, (7.5 - cohesion.typical) * 0.55)),
     ticks: drawTicks(lift?.typical ?? 0),
     fallsApart: cohesion.typical < FALLS_APART_BELOW,
     ...TINTS[rawColour],
