@@ -12,6 +12,8 @@ export const DecisionInput = closed(
     offerId: Text(120),
     form: oneOf(FORMS),
     note: Type.Optional(Text(400)),
+    /** Whether the line-up behind it is that of what can be bought, where anything can. */
+    onlyOffered: Type.Optional(Type.Boolean()),
     /** The dish as it was typed, where that is not kept yet: it is kept in the same step. */
     brief: Type.Optional(Brief),
     /** The revision of the dish that was seen; without it the dish as it is kept now is meant. */

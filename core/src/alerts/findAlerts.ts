@@ -1,7 +1,7 @@
-import type { AlertKind, Choice, Fact, Gate, PortionCost } from '@tender-gill/contract'
+import type { ResolvedOffer, AlertKind, Choice, Fact, Gate, PortionCost } from '@tender-gill/contract'
 import { money, say, term, type DecisionAlert } from '../facts/index.ts'
 import { computePortionCost } from '../amounts/index.ts'
-import { findLeader, type KeptDish, type KeptDishes } from '../kept/index.ts'
+import { findLeader, isOffered, type KeptDish, type KeptDishes } from '../kept/index.ts'
 import { createBoard, type Board, type Entry } from '../lineUp/index.ts'
 
 /** A dish with the decision that stands: who led then, and what a portion of the fish taken cost. */
@@ -28,6 +28,10 @@ interface Happened {
   readonly sentence: Fact
 }
 
+/** Who leads now: of what can be bought, where the fish taken can be. Whom nobody offers takes no lead from it. */
+const findRival = (taken: Entry, board: Board): ResolvedOffer | undefined =>
+  findLeader(board, { onlyOffered: isOffered(taken) })?.candidate.offer
+
 function findHappened(entry: Entry, common: string, { choice, then }: DecidedDish, board: Board): Happened | null {
   const [gate] = entry.gates
   if (gate)
@@ -45,7 +49,7 @@ function findHappened(entry: Entry, common: string, { choice, then }: DecidedDis
       kind: 'over-budget',
       sentence: say('alert.over-budget', { fish: common, budget: money(budget.perPortion, budget.currency), rise }),
     }
-  const leader = findLeader(board)?.candidate.offer
+  const leader = findRival(entry, board)
   const ledThen = then.leader === choice.species
   if (ledThen && leader && leader.species !== choice.species)
     return {
@@ -79,7 +83,7 @@ export function* stepAlerts(
     const { common } = entry.candidate.offer
     const happened = findHappened(entry, common, one, laid.value)
     if (!happened) continue
-    const leader = findLeader(laid.value)?.candidate.offer
+    const leader = findRival(entry, laid.value)
     const leaderNow = leader && leader.species !== one.choice.species ? leader.common : null
     alerts.push({ servingId: id, dish: brief.dish, common, ...happened, leaderNow })
   }

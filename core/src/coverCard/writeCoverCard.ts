@@ -2,7 +2,6 @@ import type { Fact, ResolvedOffer } from '@tender-gill/contract'
 import { named, say, type CoverCard, type CoverHang, type CoverRow } from '../facts/index.ts'
 import { findLeader, isServedIn, type KeptDish, type KeptDishes } from '../kept/index.ts'
 import { createBoard } from '../lineUp/index.ts'
-import { keepOffered } from '../market/index.ts'
 import { findCauses, findStandIns } from '../standIns/index.ts'
 import type { Candidate } from '../traits/index.ts'
 
@@ -34,10 +33,8 @@ function findFish({ choice }: KeptDish, offers: readonly ResolvedOffer[], leader
 
 function writeRow(kept: KeptDish, { sheetOf, today }: KeptDishes): Written {
   const sheet = sheetOf(kept.brief)
-  // Where merchants' lists are kept, a dish is led by what can be bought.
-  const offered = keepOffered(sheet)
-  const board = createBoard(kept.brief, offered.offers.length > 0 ? offered : sheet, today)
-  const fish = board.ok ? findFish(kept, sheet.offers, findLeader(board.value)?.candidate) : undefined
+  const board = createBoard(kept.brief, sheet, today)
+  const fish = board.ok ? findFish(kept, sheet.offers, findLeader(board.value, { onlyOffered: true })?.candidate) : undefined
   if (!fish) return { row: nobody(kept), candidate: undefined }
   const { offer, form } = fish
   const found = findStandIns({ ...kept.brief, missing: offer.species, missingOffer: offer.id }, sheet, { today })

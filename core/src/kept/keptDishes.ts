@@ -1,4 +1,5 @@
 import type { Brief, Choice, OfferSheet } from '@tender-gill/contract'
+import { findPrice } from '../amounts/index.ts'
 import { byFit, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
 
 /** A serving of the kitchen as it is kept: a dish on a day for so many, with the fish taken for it. */
@@ -22,9 +23,17 @@ export interface KeptDishes {
 export const isServedIn = ({ date }: Brief, { from, to }: { readonly from: string; readonly to: string }): boolean =>
   date === undefined || (date >= from && date <= to)
 
-/** The fish that leads a dish, in the offer that stands for it; undefined where none can do it. */
-export function findLeader(board: Board): Entry | undefined {
-  const passing = board.considered.filter(({ gates }) => gates.length === 0)
+/** Whether it can be bought: it has a price in the form in which it is judged. */
+export const isOffered = ({ candidate: { offer, form } }: Entry): boolean => findPrice(offer, form) !== undefined
+
+/**
+ * The fish that leads a dish, in the offer that stands for it; undefined where none can do it.
+ * @param onlyOffered whether only what has a price may lead, where anything that can do the dish has one
+ */
+export function findLeader(board: Board, { onlyOffered = false }: { readonly onlyOffered?: boolean } = {}): Entry | undefined {
+  const able = board.considered.filter(({ gates }) => gates.length === 0)
+  const offered = onlyOffered ? able.filter(isOffered) : []
+  const passing = offered.length > 0 ? offered : able
   const standing = pickStanding(passing, board.brief, board.scoring)
   const first = [...standing].sort(byFit)[0]?.candidate.offer.species
   return first === undefined

@@ -16,6 +16,8 @@ export interface DecisionInputs {
   readonly today: string
   readonly engineVersion: string
   readonly sheetHash: string
+  /** The line-up was of what can be bought. */
+  readonly onlyOffered?: true
 }
 
 /** A decision with what it rests on, worked out and packed: all that is left to do is to keep it. */

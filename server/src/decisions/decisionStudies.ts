@@ -1,5 +1,5 @@
 import type { Brief, Choice, DecisionRerun, LineUp, OfferSheet, Untold } from '@tender-gill/contract'
-import { compareLineUps, createBoard, ENGINE_VERSION, stepBoard } from '@tender-gill/core'
+import { compareLineUps, createBoard, ENGINE_VERSION, keepOffered, stepBoard } from '@tender-gill/core'
 import type { Study } from '../compute/study.ts'
 import { notFound, refuse } from '../http/errors.ts'
 import { unwrap } from '../http/parseInput.ts'
@@ -12,6 +12,8 @@ export interface Taking {
   readonly brief: Brief
   readonly choice: Choice
   readonly note: string | null
+  /** Whether the line-up behind it is that of what can be bought. */
+  readonly onlyOffered: boolean
 }
 
 const packedSheets = new WeakMap<OfferSheet, Promise<PackedContents>>()
@@ -21,21 +23,32 @@ function packSheet(sheet: OfferSheet): Promise<PackedContents> {
   return ready
 }
 
+/** What of a sheet can be bought, where the fish taken is among it; else all of it. */
+function cutDown(sheet: OfferSheet, offerId: string, onlyOffered: boolean): OfferSheet {
+  if (!onlyOffered) return sheet
+  const offered = keepOffered(sheet)
+  return offered.offers.some(({ id }) => id === offerId) ? offered : sheet
+}
+
 const rank = (brief: Brief, sheet: OfferSheet, today: string): Generator<unknown, Untold<LineUp>> =>
   stepBoard(unwrap(createBoard(brief, sheet, today)), sheet, {})
 
 /** The whole line-up behind taking a fish, in steps; then packed with all it was worked out from. */
 export function* stepDecision(
-  { servingId, brief, choice, note }: Taking,
+  { servingId, brief, choice, note, onlyOffered }: Taking,
   sheet: OfferSheet,
   today: string,
 ): Generator<unknown, Promise<PreparedDecision>> {
-  const output = yield* rank(brief, sheet, today)
+  const judged = cutDown(sheet, choice.offerId, onlyOffered)
+  const output = yield* rank(brief, judged, today)
   const at = output.ranked.findIndex(({ species }) => species === choice.species)
   const taken = output.ranked.find(({ offerId }) => offerId === choice.offerId)
   return (async () => {
     const packed = await packSheet(sheet)
-    const inputs: DecisionInputs = { brief, normalised: output.brief, today, engineVersion: output.engineVersion, sheetHash: packed.hash }
+    const inputs: DecisionInputs = {
+      ...{ brief, normalised: output.brief, today, engineVersion: output.engineVersion, sheetHash: packed.hash },
+      ...(judged === sheet ? {} : { onlyOffered: true as const }),
+    }
     return {
       ...{ servingId, dish: brief.dish, choice, note, place: at < 0 ? null : at + 1, fit: output.ranked[at]?.fit ?? null },
       common: sheet.offers.find(({ id }) => id === choice.offerId)?.common ?? choice.species,
@@ -69,8 +82,9 @@ const rerunDecision: Study<{ readonly id: string }, DecisionRerun> = async (desk
   const brief = (await desk.servings.find(kitchen.id, decision.servingId))?.brief ?? inputs.brief
   const sheetNow = (await desk.openSheets(kitchen)).sheetOf(brief)
   return (function* (): Generator<unknown, DecisionRerun> {
-    const same = yield* rank(inputs.brief, sheet, inputs.today)
-    const current = yield* rank(brief, sheetNow, kitchen.today)
+    const only = inputs.onlyOffered === true
+    const same = yield* rank(inputs.brief, cutDown(sheet, decision.offerId, only), inputs.today)
+    const current = yield* rank(brief, cutDown(sheetNow, decision.offerId, only), kitchen.today)
     return {
       engineThen: decision.engineVersion,
       engineNow: ENGINE_VERSION,

@@ -17,6 +17,7 @@ describe('what was changed in a brief', () => {
     expect(change({ asks: { firmness: { from: 7, loosens: true } } })[0]).toMatch(/^firmness is wanted /)
     expect(change({ asks: {} }, { ...STEW, asks: { fat: { pull: 4 } } })).toEqual(['fat as the method has it'])
     expect(change({ asks: { fat: { must: true } } })).toEqual(['fat is a must'])
+    expect(change({ asks: { fat: {} } }, { ...STEW, asks: { fat: { must: true } } })).toEqual(['fat is no must'])
   })
 
   it('tells every field in words, and says each thing once', () => {

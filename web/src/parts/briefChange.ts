@@ -14,11 +14,8 @@ function describeAsk(key: BandKey, before: Asks[BandKey], after: Asks[BandKey]):
   if (!after) return [`${name} as the method has it`]
   const old: Partial<typeof after> = before ?? {}
   const said: string[] = []
-  if (after.must !== old.must && after.must !== undefined) said.push(after.must ? `${name} is a must` : `${name} is no must`)
-  if (
-    (!equal(after.from, old.from) || !equal(after.to, old.to)) &&
-    (after.from !== undefined || after.to !== undefined)
-  )
+  if ((after.must ?? null) !== (old.must ?? null)) said.push(after.must ? `${name} is a must` : `${name} is no must`)
+  if ((!equal(after.from, old.from) || !equal(after.to, old.to)) && (after.from !== undefined || after.to !== undefined))
     said.push(`${name} is wanted ${describeBand(key, after.from ?? null, after.to ?? null)}`)
   if (after.pull !== undefined && after.pull !== old.pull) said.push(`${name} ${matters(after.pull)}`)
   return said.length > 0 ? said : [`${name} is asked`]

@@ -4,6 +4,7 @@ import { useDispatch, useStore } from 'react-redux'
 import { api } from '../../api/api.ts'
 import { draftDropped, draftMarked, draftRebased, nameDocument, type Draft } from '../../documents/index.ts'
 import type { AppDispatch, RootState } from '../../state/store.ts'
+import { useOnlyOffered } from '../../state/useOnlyOffered.ts'
 import type { Dish } from '../../state/useDish.ts'
 import { said } from '../../notices/index.ts'
 import { toProblemDetails, useDecideMutation } from '../../api/api.ts'
@@ -20,6 +21,7 @@ export function useDecide({
   brief,
 }: Pick<Dish, 'id' | 'brief'>): (fish: Pick<RankedFish, 'species' | 'offerId' | 'form'>) => Promise<boolean> {
   const [decide] = useDecideMutation()
+  const [only] = useOnlyOffered()
   const dispatch = useDispatch<AppDispatch>()
   const store = useStore<RootState>()
   return useCallback(
@@ -28,7 +30,7 @@ export function useDecide({
       const draftNow = () => store.getState().documents[key] as Draft<'serving'> | undefined
       const draft = draftNow()
       const typed = draft ? { brief, revision: draft.revision } : {}
-      const answer = await decide({ servingId: id, species, offerId, form, ...typed })
+      const answer = await decide({ servingId: id, species, offerId, form, onlyOffered: only !== false, ...typed })
       if (answer.data) {
         // What was typed is kept with the choice: nothing waits to be sent any more.
         const record = await dispatch(api.endpoints.serving.initiate(id, { forceRefetch: true, subscribe: false }))
@@ -45,6 +47,6 @@ export function useDecide({
         dispatch(draftMarked({ key, state: 'conflict', theirs: toTheirs(details.current as ServingRecord) }))
       return false
     },
-    [brief, decide, dispatch, id, store],
+    [brief, decide, dispatch, id, only, store],
   )
 }

@@ -143,7 +143,7 @@ export function Dishes({
       undo: () => restore(id).unwrap(),
     })
   const onAgain = (record: ServingRecord) => void serveAgain(record)
-  const touched = [...records].sort((a, b) => (a.updatedAt < b.updatedAt ? 1 : -1))
+  const touched = [...records].sort((a, b) => b.updatedAt.localeCompare(a.updatedAt))
   const coming = listComing(touched, kitchen.today)
   const before = pickPerDish(touched, kitchen.today).filter((record) => isOver(record, kitchen.today))
   return (

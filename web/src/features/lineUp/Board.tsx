@@ -1,9 +1,9 @@
-import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import LinearProgress from '@mui/material/LinearProgress'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
+import useMediaQuery from '@mui/material/useMediaQuery'
 import { visuallyHidden } from '@mui/utils'
 import type { AskKey, Brief, HouseLean, LineUp, NormalisedBrief } from '@tender-gill/contract'
 import { hidesTheFish } from '@tender-gill/core'
@@ -22,6 +22,7 @@ import { LeftOut } from './LeftOut.tsx'
 import { LineTools, UnofferedNotice } from './LineTools.tsx'
 import { ordinal } from './moved.ts'
 import { MovedLine } from './MovedLine.tsx'
+import { NobodyCan } from './NobodyCan.tsx'
 import { isSought, orderLine, type LineOrder } from './orderLine.ts'
 import { useTurning } from './TurningList.tsx'
 import { describeVerdict, type Verdict } from './verdict.ts'
@@ -137,11 +138,13 @@ function LeaningNotice({
 }
 
 /** What else one may look at of this dish. */
-const MoreOf = ({ dishId, compareTo }: { readonly dishId: string; readonly compareTo: string }) => (
+const MoreOf = ({ dishId, compareTo }: { readonly dishId: string; readonly compareTo: string | null }) => (
   <Box sx={{ display: 'flex', flexWrap: 'wrap', '& a': { whiteSpace: 'nowrap', px: 0.75 } }}>
-    <Button component={Link} to={compareTo} size="small">
-      Compare the first three
-    </Button>
+    {compareTo && (
+      <Button component={Link} to={compareTo} size="small">
+        Compare the first three
+      </Button>
+    )}
     <Button component={Link} to={`/dishes/${dishId}/decisions`} size="small">
       Decisions
     </Button>
@@ -185,6 +188,7 @@ export const Board = memo(function Board({
 }: BoardProps) {
   const { ranked, leftOut, brief } = lineUp
   const [openId, setOpenId] = useState<string | null>(null)
+  const narrow = useMediaQuery('(max-width: 900px)')
   const [, sayOnly] = useOnlyOffered()
   const [order, setOrder] = useState<LineOrder>('fit')
   const [sought, setSought] = useState('')
@@ -209,7 +213,7 @@ export const Board = memo(function Board({
   const take = useDecide(dish)
   const onBrief = useCallback((changed: Brief) => edit({ brief: changed }), [edit])
   const leader = ranked[0]
-  const compareTo = `${comparePath(ranked.slice(0, 3).map(({ species }) => species))}&dish=${dish.id}`
+  const compareTo = ranked.length > 1 ? `${comparePath(ranked.slice(0, 3).map(({ species }) => species))}&dish=${dish.id}` : null
   const nearest = useTurning(sharesReady && leader ? dish.brief : null, null)?.value?.points[0]?.sentence ?? null
   return (
     <Paper component="section" aria-label="Line-up" sx={{ minWidth: 0 }}>
@@ -221,18 +225,18 @@ export const Board = memo(function Board({
           {able} of {able + leftOut.length}
           {onlyOffered ? ' on your lists' : ''} can do this dish
         </Typography>
-        <Box sx={{ display: { xs: 'none', md: 'block' }, ml: 'auto' }}>
-          <MoreOf dishId={dish.id} compareTo={compareTo} />
-        </Box>
+        {!narrow && (
+          <Box sx={{ ml: 'auto' }}>
+            <MoreOf dishId={dish.id} compareTo={compareTo} />
+          </Box>
+        )}
       </Box>
       {dish.choice && (
         <Box sx={{ px: 1.5 }}>
           <DishAlert servingId={dish.id} />
         </Box>
       )}
-      {leader && (
-        <VerdictLine verdict={sharesReady && !study.left ? describeVerdict(ranked, hidesTheFish(dish.brief)) : null} />
-      )}
+      {leader && <VerdictLine verdict={sharesReady && !study.left ? describeVerdict(ranked, hidesTheFish(dish.brief)) : null} />}
       <MovedLine moved={moved} />
       <LineTools {...{ onlyOffered, offered, order, sought }} onOnly={sayOnly} onOrder={setOrder} onSought={setSought} />
       {!seeks && <UnofferedNotice unoffered={unoffered} onShow={() => sayOnly(false)} />}
@@ -259,10 +263,13 @@ export const Board = memo(function Board({
         {sharesReady && leader ? `${leader.common} first; ${able} can do it` : ''}
       </div>
       {ranked.length === 0 ? (
-        <Alert severity="info" sx={{ m: 1 }}>
-          {onlyOffered ? 'No fish on your lists' : 'No fish of the book'} can do this dish as it stands. Below is who came close, and what
-          would let it in.
-        </Alert>
+        <NobodyCan
+          brief={brief}
+          diners={dish.brief.diners}
+          onlyOffered={onlyOffered}
+          onDiners={(diners) => dish.edit({ brief: { ...dish.brief, diners } })}
+          onShowAll={() => sayOnly(false)}
+        />
       ) : (
         <>
           <Box
@@ -312,9 +319,7 @@ export const Board = memo(function Board({
           )}
         </>
       )}
-      <Box sx={{ display: { md: 'none' }, px: 1 }}>
-        <MoreOf dishId={dish.id} compareTo={compareTo} />
-      </Box>
+      {narrow && <MoreOf dishId={dish.id} compareTo={compareTo} />}
       {lineUp.houseLeaning && <LeaningNotice leaning={lineUp.houseLeaning} leader={leader?.common} />}
       {ranked.length > 1 && <DrawsNotice dish={dish} draws={lineUp.draws} {...study} />}
       <LeftOut

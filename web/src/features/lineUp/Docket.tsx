@@ -1,6 +1,8 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import Checkbox from '@mui/material/Checkbox'
 import Chip from '@mui/material/Chip'
+import FormControlLabel from '@mui/material/FormControlLabel'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import useMediaQuery from '@mui/material/useMediaQuery'
@@ -14,7 +16,7 @@ import type { Dish } from '../../state/useDish.ts'
 import { INK } from '../../theme.ts'
 import { describeMaking, describeServing, listDiners, listLimits } from '../../parts/dishWords.ts'
 import { BandControl, type BandEdges } from './BandControl.tsx'
-import { withAsk, withoutAsk } from './editAsks.ts'
+import { withAsk, withMust, withoutAsk } from './editAsks.ts'
 import { PullDots } from './PullDots.tsx'
 
 export interface LiveBand extends BandEdges {
@@ -34,6 +36,7 @@ interface AskProps {
 
 const AskEditor = memo(function AskEditor({ trait, ask, dish, onLive }: AskProps) {
   const edit = (change: Parameters<typeof withAsk>[2]) => dish.edit({ brief: withAsk(dish.brief, trait, change) })
+  const must = dish.brief.asks?.[trait]?.must === true
   const byHand = ask.because.includes('brief') && dish.brief.asks?.[trait] !== undefined
   return (
     <Box component="section" aria-label={ASK_LABEL[trait]} sx={{ pt: 0.5, borderTop: `1px solid ${INK.hairline}` }}>
@@ -43,10 +46,25 @@ const AskEditor = memo(function AskEditor({ trait, ask, dish, onLive }: AskProps
         </Typography>
         <PullDots name={ASK_LABEL[trait]} pull={ask.pull} onChange={(pull) => edit({ pull })} />
       </Box>
-      <Typography variant="body2">
-        {describeBand(trait, ask.from, ask.to)}
-        {ask.must ? `; ${describeBound(trait, ask.must)}` : ''}
-      </Typography>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        <Typography variant="body2" sx={{ flex: 1, minWidth: 0 }}>
+          {describeBand(trait, ask.from, ask.to)}
+          {ask.must ? `; ${describeBound(trait, ask.must)}` : ''}
+        </Typography>
+        <FormControlLabel
+          control={
+            <Checkbox
+              size="small"
+              checked={must}
+              onChange={(_event, on) => dish.edit({ brief: withMust(dish.brief, trait, on) })}
+              slotProps={{ input: { 'aria-label': `${ASK_LABEL[trait]} is a must` } }}
+            />
+          }
+          label="a must"
+          slotProps={{ typography: { variant: 'body2' } }}
+          sx={{ mr: 0, minHeight: { xs: 44, md: 28 }, '& .MuiCheckbox-root': { p: 0.25 } }}
+        />
+      </Box>
       <BandControl
         trait={trait}
         ask={ask}

@@ -48,6 +48,33 @@ describe('the line-up', () => {
     await waitFor(async () => expect((await server.brief('stew'))?.asks?.firmness).toBeUndefined())
   })
 
+  it('makes a band a must and a wish again, says what each change did, and undoes it', async () => {
+    const server = await openPage('/dishes/stew/line-up', KITCHEN)
+    await leader()
+    const must = screen.getByRole('checkbox', { name: 'Firmness is a must' })
+    fireEvent.click(must)
+    await waitFor(async () => expect((await server.brief('stew'))?.asks?.firmness?.must).toBe(true))
+    const said = screen.getByRole('status', { name: 'What the last change did' })
+    await waitFor(() => expect(said.textContent).toMatch(/^Firmness is a must: .* first/))
+    fireEvent.click(screen.getByRole('button', { name: 'Undo' }))
+    await waitFor(async () => expect((await server.brief('stew'))?.asks?.firmness?.must).toBeUndefined())
+    fireEvent.click(screen.getByRole('button', { name: 'Redo' }))
+    await waitFor(async () => expect((await server.brief('stew'))?.asks?.firmness?.must).toBe(true))
+    fireEvent.click(screen.getByRole('checkbox', { name: 'Firmness is a must' }))
+    await waitFor(async () => expect((await server.brief('stew'))?.asks?.firmness?.must).toBeUndefined())
+  })
+
+  it('answers people at risk as people, with a way on', async () => {
+    const server = await openPage('/dishes/raw/line-up', {
+      dishes: [{ id: 'raw', brief: { dish: 'Slices', method: 'raw', format: 'slice', diners: { pregnant: 1 }, covers: 2 } }],
+    })
+    expect(await screen.findByText(/^Nothing raw for the pregnant guest/)).toBeDefined()
+    expect(screen.getByRole('link', { name: 'A cooked dish for them' })).toHaveProperty('search', '?method=poach')
+    fireEvent.click(screen.getByRole('button', { name: 'Take them off this dish' }))
+    await waitFor(async () => expect((await server.brief('raw'))?.diners?.pregnant).toBe(0))
+    expect((await list()).children.length).toBeGreaterThan(0)
+  })
+
   it('says who was left out, why, and lets one in by changing the brief', async () => {
     const server = await openPage('/dishes/thick/line-up', {
       dishes: [{ id: 'thick', brief: { ...BUDGETED.brief, budget: undefined, method: 'roast', thicknessMm: 60 } as never }],
@@ -60,7 +87,7 @@ describe('the line-up', () => {
 
   it('says that nothing can do it where that is so, and what came close', async () => {
     await openPage('/dishes/none/line-up', {
-      dishes: [{ id: 'none', brief: { dish: 'Nothing', method: 'raw', format: 'slice', diners: { pregnant: 1 }, covers: 2 } }],
+      dishes: [{ id: 'none', brief: { dish: 'Nothing', method: 'roast', format: 'portion', diners: { allergies: ['fish'] }, covers: 2 } }],
     })
     expect(await screen.findByText(/No fish of the book can do this dish as it stands/)).toBeDefined()
   })

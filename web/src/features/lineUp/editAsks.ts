@@ -12,3 +12,9 @@ export function withoutAsk(brief: Brief, key: BandKey): Brief {
   const { [key]: _gone, ...asks } = brief.asks ?? {}
   return { ...brief, asks }
 }
+
+/** The brief with the band of one ask a bound that nothing buys back, or a wish again; the method's own bound stays either way. */
+export function withMust(brief: Brief, key: BandKey, on: boolean): Brief {
+  const { must: _was, ...ask } = brief.asks?.[key] ?? {}
+  return { ...brief, asks: { ...brief.asks, [key]: on ? { ...ask, must: true } : ask } }
+}
