@@ -235,7 +235,10 @@ export const METHOD_TABLE: Record<Method, MethodEntry> = {
       whole: { bones: eatenOffTheBone },
       'fillet-skinless': { flake: { from: 1, pull: 1, why: 'a fine fillet is folded and parts under a spoon' } },
       portion: { thickness: { from: 18, pull: 2, why: 'a portion needs some depth to stay moist in the liquor' } },
-      chunk: { thickness: { from: 14, pull: 1, why: 'pieces need some depth to stay pieces' } },
+      chunk: {
+        flake: { from: 5.5, pull: 3, why: 'pieces part in leaves under their crust or sauce' },
+        thickness: { from: 14, pull: 1, why: 'pieces need some depth to stay pieces' },
+      },
     },
   },
   braise: {

@@ -79,6 +79,24 @@ describe('decisions', () => {
     expect((await call(`/api/decisions/${decision.id}`)).body.decision).toEqual(decision)
   })
 
+  it('rest on the line-up of what can be bought where that was seen, and run again on it', async () => {
+    const price = { species: 'Conger conger', form: 'steak', price: 14, currency: 'EUR', unit: 'kg' }
+    const kept = await call('/api/prices', { method: 'POST', body: { price } })
+    expect(kept.status).toBe(201)
+    const servingId = await makeDish()
+    const made = await choose(servingId, 'Conger conger', { form: 'steak', onlyOffered: true })
+    expect(made.body.place).toBe(1)
+    const { output } = (await call(`/api/decisions/${made.body.id}`)).body
+    expect(output.ranked.map((row: { species: string }) => row.species)).toEqual(['Conger conger'])
+    const again = (await call(`/api/decisions/${made.body.id}/rerun`, { method: 'POST' })).body
+    expect(again.sameInputs).toMatchObject({ identical: true })
+    expect(again.todaysInputs).toMatchObject({ identical: true })
+    // Of a fish that nobody offers the whole book is what was seen.
+    const other = await choose(servingId, 'Lophius piscatorius', { onlyOffered: true })
+    expect((await call(`/api/decisions/${other.body.id}`)).body.output.ranked.length).toBeGreaterThan(10)
+    await call(`/api/prices/${kept.body.id}`, { method: 'DELETE', headers: { 'If-Match': `"${kept.body.revision}"` } })
+  })
+
   it('still run on their own inputs after the house changed the fish', async () => {
     const servingId = await makeDish()
     const { body: decision } = await choose(servingId)

@@ -105,9 +105,12 @@ export interface ShownLineUp {
 const SLICE_MS = 30
 const MOST_KEPT = 40
 
-/** The sheet that answers: all of it, or what of it can be bought. Where nothing can, all of it, unless that was asked for. */
-function chooseSheet(laid: Laid, only: OnlyOffered = false): OfferSheet {
-  if (only === false) return laid.sheet
+/**
+ * The sheet that answers: all of it, or what of it can be bought. Where nothing can, or the dish brings a market of its own, all of it, unless
+ * that was asked for.
+ */
+function chooseSheet(laid: Laid, { market }: Brief, only: OnlyOffered = false): OfferSheet {
+  if (only === false || (only !== true && market !== undefined)) return laid.sheet
   return only === true || laid.offered().offers.length > 0 ? laid.offered() : laid.sheet
 }
 const countSpecies = ({ offers }: OfferSheet): number => new Set(offers.map(({ species }) => species)).size
@@ -166,7 +169,7 @@ export function createEngine(shelf: SheetShelf) {
       const mine = study
       const laid = await open(ref)
       const { today } = laid
-      const sheet = chooseSheet(laid, only)
+      const sheet = chooseSheet(laid, brief, only)
       const onlyOffered = sheet !== laid.sheet
       const board = createBoard(brief, sheet, today)
       if (!board.ok) return tell(board)
@@ -203,7 +206,7 @@ export function createEngine(shelf: SheetShelf) {
     ): Promise<Result<TurningPoints, readonly Problem[]>> => {
       const laid = await open(ref)
       const { today, turned } = laid
-      const sheet = chooseSheet(laid, only)
+      const sheet = chooseSheet(laid, brief, only)
       const key = JSON.stringify([brief, winner, sheet === laid.sheet])
       const known = turned.get(key)
       if (known) return known
@@ -267,10 +270,9 @@ export function createEngine(shelf: SheetShelf) {
     ): Promise<Readonly<Record<string, Leader | null>>> => {
       const laid = await open(ref)
       const { today } = laid
-      const sheet = chooseSheet(laid, only)
       return Object.fromEntries(
         records.map(({ id, brief }) => {
-          const answer = rankLineUp(brief, sheet, { today, shares: false, leftOut: false })
+          const answer = rankLineUp(brief, chooseSheet(laid, brief, only), { today, shares: false, leftOut: false })
           const first = answer.ok ? answer.value.ranked[0] : undefined
           return [
             id,
