@@ -44,7 +44,11 @@ function checkChoice(board: Board, { offerId, species }: Choice): string | undef
 function* stepMoves(moves: readonly Move[], note: string, today: string): Generator<unknown, Promise<readonly PreparedMove[]>> {
   const prepared: Promise<PreparedMove>[] = []
   for (const { record, before, after, sheet } of moves) {
-    const decision = yield* stepDecision({ servingId: record.id, brief: record.brief, choice: after, note, onlyOffered: false }, sheet, today)
+    const decision = yield* stepDecision(
+      { servingId: record.id, brief: record.brief, choice: after, note, onlyOffered: false },
+      sheet,
+      today,
+    )
     prepared.push(decision.then((done) => ({ revision: record.revision, before, decision: done })))
   }
   return Promise.all(prepared)

@@ -85,15 +85,20 @@ describe('decisions', () => {
     expect(kept.status).toBe(201)
     const servingId = await makeDish()
     const made = await choose(servingId, 'Conger conger', { form: 'steak', onlyOffered: true })
-    expect(made.body.place).toBe(1)
     const { output } = (await call(`/api/decisions/${made.body.id}`)).body
-    expect(output.ranked.map((row: { species: string }) => row.species)).toEqual(['Conger conger'])
+    const species = output.ranked.map((row: { species: string }) => row.species)
+    expect(made.body.place).toBe(species.indexOf('Conger conger') + 1)
+    for (const row of output.ranked) expect([row.species, row.portionCost]).not.toEqual([row.species, null])
+    const whole = (await call('/api/line-up', { method: 'POST', body: brief })).body.ranked
+    expect(species.length).toBeGreaterThan(0)
+    expect(species.length).toBeLessThan(whole.length)
     const again = (await call(`/api/decisions/${made.body.id}/rerun`, { method: 'POST' })).body
     expect(again.sameInputs).toMatchObject({ identical: true })
     expect(again.todaysInputs).toMatchObject({ identical: true })
     // Of a fish that nobody offers the whole book is what was seen.
-    const other = await choose(servingId, 'Lophius piscatorius', { onlyOffered: true })
-    expect((await call(`/api/decisions/${other.body.id}`)).body.output.ranked.length).toBeGreaterThan(10)
+    const unoffered = whole.find((row: { species: string }) => !species.includes(row.species))
+    const other = await choose(servingId, unoffered.species, { offerId: unoffered.offerId, form: unoffered.form, onlyOffered: true })
+    expect((await call(`/api/decisions/${other.body.id}`)).body.output.ranked).toHaveLength(whole.length)
     await call(`/api/prices/${kept.body.id}`, { method: 'DELETE', headers: { 'If-Match': `"${kept.body.revision}"` } })
   })
 

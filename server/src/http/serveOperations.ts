@@ -163,4 +163,3 @@ export function serveOperations({ db, now, kitchens }: ServeDeps, handlers: Hand
   }
   return router
 }
-

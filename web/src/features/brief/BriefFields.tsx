@@ -4,13 +4,13 @@ import FormControlLabel from '@mui/material/FormControlLabel'
 import Typography from '@mui/material/Typography'
 import type { Method } from '@tender-gill/contract'
 import { ALLERGENS, FORMATS, METHODS, stylesOf } from '@tender-gill/contract/vocabulary'
-import { gridCell } from '@tender-gill/core'
-import { useEffect, type ReactNode } from 'react'
+import { gridCell, usualFormats } from '@tender-gill/core'
+import { useEffect, useRef, type ReactNode } from 'react'
 import { Controller, useFormContext, useWatch } from 'react-hook-form'
 import { useKitchenQuery } from '../../api/api.ts'
 import { FORMAT_LABEL, METHOD_LABEL, STYLE_LABEL } from '../../reader/index.ts'
 import { INK } from '../../theme.ts'
-import { asksRawTreatment, asksServedAs, type BriefForm } from './briefForm.ts'
+import { asksDoneness, asksRawTreatment, asksServedAs, asksWeighing, type BriefForm } from './briefForm.ts'
 import {
   DONENESSES,
   EATEN,
@@ -96,6 +96,14 @@ export function BriefFields() {
     const own = stylesOf(method)
     if (style === '' ? own.length > 0 : !own.includes(style)) setValue('style', own[0] ?? '')
   }, [method, style, setValue])
+  // Another way of cooking brings its own cut, unless what stands there is usual for it too.
+  const before = useRef(method)
+  useEffect(() => {
+    if (before.current === method) return
+    before.current = method
+    const usual = usualFormats(method)
+    if (usual[0] && !usual.includes(format)) setValue('format', usual[0])
+  }, [method, format, setValue])
   useEffect(() => {
     const [first] = options
     if (first && !options.some(([value]) => value === format)) setValue('format', first[0])
@@ -123,7 +131,7 @@ export function BriefFields() {
         <TextInput name="date" label="Served on" hint={isPast ? 'That day is past' : 'Empty: no day yet'} date />
         <TextInput name="covers" label="Covers" numeric />
         <TextInput name="portionG" label="Portion, g" numeric />
-        <Choice name="portionBasis" label="Weighed" options={WEIGHED} />
+        {asksWeighing(method) && <Choice name="portionBasis" label="Weighed" options={WEIGHED} />}
         <TextInput name="children" label="Children under 12" numeric />
         <TextInput name="pregnant" label="Pregnant" numeric />
         <TextInput name="elderly" label="Elderly" numeric />
@@ -142,7 +150,7 @@ export function BriefFields() {
       <Group title="Manner">
         <Choice name="skin" label="Skin" options={SKINS} />
         <Choice name="seasoning" label="Seasoning" options={SEASONINGS} />
-        <Choice name="doneness" label="Doneness" options={DONENESSES} />
+        {asksDoneness(method) && <Choice name="doneness" label="Doneness" options={DONENESSES} />}
         <Choice name="origin" label="Origin" options={ORIGINS} />
         <Choice name="state" label="Fresh or frozen" options={STATES} />
         <Choice name="habitat" label="From" options={WATERS} />

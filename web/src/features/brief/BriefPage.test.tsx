@@ -32,6 +32,27 @@ describe('the brief', () => {
     expect(await screen.findByText('names 5 diners, and there are 2 covers')).toBeDefined()
   })
 
+  it('takes the cut that belongs to the way of cooking, and asks nothing that makes no sense for it', async () => {
+    const server = await openPage('/dishes/new', KITCHEN)
+    const choose = async (field: string, option: string | RegExp) => {
+      fireEvent.mouseDown(await screen.findByRole('combobox', { name: field }))
+      fireEvent.click(await screen.findByRole('option', { name: option }))
+    }
+    await type('What it is called', 'Slices')
+    await choose('How it is cooked', /^Minced/)
+    await waitFor(() => expect(screen.getByRole('combobox', { name: 'Cut' }).textContent).toBe('mince'))
+    await choose('How it is cooked', /^Poached/)
+    await waitFor(() => expect(screen.getByRole('combobox', { name: 'Cut' }).textContent).toBe('portions'))
+    await choose('How it is cooked', /raw/i)
+    await waitFor(() => expect(screen.getByRole('combobox', { name: 'Cut' }).textContent).toBe('slices'))
+    expect(screen.queryByRole('combobox', { name: 'Weighed' })).toBeNull()
+    expect(screen.queryByRole('combobox', { name: 'Doneness' })).toBeNull()
+    send()
+    await waitFor(() => expect(window.location.pathname).toMatch(/\/line-up$/))
+    const id = window.location.pathname.split('/').at(-2) ?? ''
+    expect(await server.brief(id)).toMatchObject({ method: 'raw', format: 'slice', portionBasis: 'raw' })
+  })
+
   it('of a dish that is there is changed in place', async () => {
     const server = await openPage('/dishes/stew/brief', KITCHEN)
     expect(await box('What it is called')).toHaveProperty('value', 'Harbour stew')

@@ -18,6 +18,7 @@ import { EMPTY, fieldOf, readForm, toForm, type BriefForm } from './briefForm.ts
 import { describeProblem, joinWords } from '../../parts/dishWords.ts'
 import { useKitchenId } from '../../kitchen/index.ts'
 import { readStored } from '../../state/readStored.ts'
+import { INK } from '../../theme.ts'
 
 const placeOf = (kitchen: string): string => `tender-gill-new-dish|${kitchen}`
 
@@ -70,9 +71,13 @@ function Editor({ initial, before, title, action, onChange, onKeep }: EditorProp
         <Box component="form" noValidate onSubmit={(event) => void submit(event)} sx={{ display: 'grid', gap: 2.5 }}>
           <BriefFields />
           <div role="alert">{elsewhere.length > 0 && <Alert severity="error">{elsewhere.map(describeProblem).join('; ')}</Alert>}</div>
-          <Button type="submit" variant="contained" size="large" disabled={form.formState.isSubmitting} sx={{ justifySelf: 'start' }}>
-            {action}
-          </Button>
+          <Box
+            sx={{ position: 'sticky', bottom: 0, bgcolor: 'background.paper', py: 1, borderTop: `1px solid ${INK.hairline}`, zIndex: 1 }}
+          >
+            <Button type="submit" variant="contained" size="large" disabled={form.formState.isSubmitting}>
+              {action}
+            </Button>
+          </Box>
         </Box>
       </FormProvider>
     </Paper>

@@ -111,6 +111,11 @@ const countOf = (text: string): unknown => number(text, { whole: true })
 const drop = (fields: Record<string, unknown>) =>
   Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined && value !== false))
 
+/** Whether anything of the dish is cooked, so that raw and cooked weight are two. */
+export const asksWeighing = (method: Method): boolean => method !== 'raw'
+/** Whether there is a doneness to choose: not of what is not cooked, nor of what is boiled out. */
+export const asksDoneness = (method: Method): boolean => method !== 'raw' && method !== 'cure' && method !== 'broth'
+
 /** Whether a way of cooking serves fish that may be raw, so that its treatment before is asked. */
 export const asksRawTreatment = (method: Method): boolean => method === 'raw' || method === 'cure' || method === 'smoke'
 
@@ -154,8 +159,8 @@ export function fromForm(form: BriefForm, before: Partial<Brief>, currency: stri
       // Emptied is not one: it is asked for.
       covers: countOf(form.covers) ?? '',
       portionG: number(form.portionG),
-      portionBasis: form.portionBasis,
-      doneness: form.doneness || undefined,
+      portionBasis: asksWeighing(form.method) ? form.portionBasis : 'raw',
+      doneness: (asksDoneness(form.method) && form.doneness) || undefined,
       skin: form.skin || undefined,
       seasoning: form.seasoning || undefined,
       longCooking: form.longCooking,

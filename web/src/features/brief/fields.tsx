@@ -32,7 +32,7 @@ export function TextInput({
       helperText={problem ?? hint}
       fullWidth={wide}
       slotProps={{ htmlInput: { inputMode: numeric ? 'decimal' : 'text' }, inputLabel: { shrink: true } }}
-      sx={{ width: wide ? undefined : 180 }}
+      sx={{ width: wide ? undefined : { xs: numeric ? 'calc(50% - 8px)' : '100%', sm: 180 } }}
     />
   )
 }
@@ -46,7 +46,14 @@ export function Choice({ name, label, hint, options }: FieldProps & { readonly o
       control={control}
       name={name}
       render={({ field }) => (
-        <TextField {...field} select label={label} error={Boolean(problem)} helperText={problem ?? hint} sx={{ width: 220 }}>
+        <TextField
+          {...field}
+          select
+          label={label}
+          error={Boolean(problem)}
+          helperText={problem ?? hint}
+          sx={{ width: { xs: '100%', sm: 220 } }}
+        >
           {options.map(([value, text]) => (
             <MenuItem key={value} value={value}>
               {text}

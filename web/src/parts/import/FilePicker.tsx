@@ -22,14 +22,7 @@ export function FilePicker({ label, name, accept, onPick, ...look }: Props) {
       <Button {...look} sx={{ justifySelf: 'start' }} onClick={() => input.current?.click()}>
         {label}
       </Button>
-      <input
-        ref={input}
-        type="file"
-        accept={accept}
-        hidden
-        aria-label={name}
-        onChange={(event) => void pick(event)}
-      />
+      <input ref={input} type="file" accept={accept} hidden aria-label={name} onChange={(event) => void pick(event)} />
     </>
   )
 }
