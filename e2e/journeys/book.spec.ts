@@ -1,4 +1,5 @@
 import { expect, readLeader, test } from '../stack.ts'
+import { choose } from '../choose.ts'
 
 test('five market names, one misspelt and one shared, land right', async ({ page }) => {
   await page.goto('/')
@@ -31,8 +32,8 @@ test('the book is looked through by the kind of flesh, and the link keeps it', a
   const looking = page.getByRole('region', { name: 'Looking for' })
   await looking.getByRole('group', { name: 'Firmness' }).getByRole('button', { name: /^firm/ }).click()
   await looking.getByRole('group', { name: 'Fat' }).getByRole('button', { name: /^lean/ }).click()
-  await looking.getByLabel(/^Good for/).selectOption('Grilled over coals')
-  await expect(looking.getByLabel(/^Good for/)).toHaveValue('grill')
+  await choose(looking.getByRole('combobox', { name: /^Good for/ }), 'Grilled over coals')
+  await expect(looking.getByRole('combobox', { name: /^Good for/ })).toHaveText('Grilled over coals')
   await expect(
     page
       .getByRole('list', { name: 'Fish found' })
@@ -52,7 +53,7 @@ test('the book is looked through by the kind of flesh, and the link keeps it', a
   for (const name of names) await page.getByRole('checkbox', { name: `Compare ${name}` }).check()
   await page.getByRole('link', { name: 'Compare marked (2)' }).click()
   for (const name of names) await expect(page.getByRole('columnheader').filter({ hasText: name })).toBeVisible()
-  await page.getByLabel('for the dish').selectOption('Paprika skewers over coals')
+  await choose(page.getByRole('combobox', { name: /^For the dish/ }), 'Paprika skewers over coals')
   await expect(page.getByText('of 100 in the dish').first()).toBeVisible()
 })
 

@@ -1,4 +1,5 @@
 import { expect, readLeader, test, waitUntilKept } from '../stack.ts'
+import { choose } from '../choose.ts'
 
 test('a dish taken away can be put back', async ({ page }) => {
   await page.goto('/')
@@ -36,7 +37,7 @@ test.describe('with errors expected', () => {
   test('another kitchen shows its own dishes and none of ours', async ({ page }) => {
     await page.goto('/')
     await expect(page.getByRole('link', { name: 'Beer-battered supper' })).toBeVisible()
-    await page.getByRole('combobox', { name: 'Kitchen' }).selectOption('The kitchen at Larch Cottage')
+    await choose(page.getByRole('combobox', { name: 'Kitchen' }), 'The kitchen at Larch Cottage')
     await expect(page.getByRole('link', { name: 'Cabbage tacos' })).toBeVisible()
     await expect(page.getByRole('link', { name: 'Beer-battered supper' })).toHaveCount(0)
     await page.goto('/dishes/beer-battered-supper/line-up')

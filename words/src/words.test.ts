@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { FORMATS, METHODS, type Brief, type Fact, type Untold } from '@tender-gill/contract'
 import {
@@ -19,6 +20,7 @@ import { createOfferSheet } from '@tender-gill/catalogue'
 import IntlMessageFormat from 'intl-messageformat'
 import { describe, expect, it } from 'vitest'
 import { EN_FACTS } from './en/facts.ts'
+import { EN_TERMS } from './en/terms.ts'
 import { createWords, DEFAULT_READER, nameReader, readReader, termsOf, type Reader } from './index.ts'
 import { makeStrange } from './makeStrange.ts'
 import {
@@ -49,7 +51,35 @@ function namesIn(message: string): ReadonlySet<string> {
   return found
 }
 
+/** What a message says in plain text, however deep, its arguments left out. */
+function textsIn(message: string): readonly string[] {
+  const found: string[] = []
+  const walk = (parts: readonly object[]) => {
+    for (const part of parts as readonly { type: number; value?: string; options?: Record<string, { value: object[] }> }[]) {
+      if (part.type === 0 && part.value !== undefined) found.push(part.value)
+      for (const { value } of Object.values(part.options ?? {})) walk(value)
+    }
+  }
+  walk(new IntlMessageFormat(message, 'en').getAst())
+  return found
+}
+/** Words of the inside, from the list that people read too. */
+const INSIDE = [
+  ...(readFileSync(new URL('../../docs/WORDS.md', import.meta.url), 'utf8').split('## Never before people')[1] ?? '').matchAll(
+    /`([^`]+)`/g,
+  ),
+].map(([, word]) => word ?? '')
+
 describe('the catalogue of messages', () => {
+  it('says no word of the inside, as docs/WORDS.md lists them', () => {
+    expect(INSIDE.length).toBeGreaterThan(10)
+    const said = new RegExp(`\\b(?:${INSIDE.join('|')})\\b`, 'i')
+    const termsSaid = (value: unknown): readonly string[] =>
+      typeof value === 'string' ? [value] : typeof value === 'object' && value !== null ? Object.values(value).flatMap(termsSaid) : []
+    expect([...Object.values(EN_FACTS).flatMap(textsIn), ...termsSaid(EN_TERMS)].filter((text) => said.test(text))).toEqual([])
+    expect(said.test('its hash is wrong')).toBe(true)
+  })
+
   it('says every fact with exactly the parameters it has, at the beginning of a sentence or within it', () => {
     for (const [code, params] of Object.entries(FACT_PARAMS)) {
       const names = [...namesIn(EN_FACTS[code as FactCode])]

@@ -1,4 +1,4 @@
-import type { AskKey, Brief, Diners, Problem } from '@tender-gill/contract'
+import type { AskKey, Brief, Diners, MercuryClass, Problem } from '@tender-gill/contract'
 import { stylesOf } from '@tender-gill/contract/vocabulary'
 import { ASK_LABEL, FORMAT_LABEL, METHOD_LABEL, STYLE_LABEL, describeMass, formatLength } from '../reader/index.ts'
 
@@ -59,10 +59,20 @@ const CAUTION_LABEL: Readonly<Record<string, string>> = {
   salt: 'time and strength of salt',
 }
 /** The kinds of caution that stand beside a fish, named in passing. */
-export const nameCautions = (kinds: readonly string[]): string => [...new Set(kinds)].map((kind) => CAUTION_LABEL[kind] ?? kind).join(', ')
+export const nameCautions = (kinds: readonly string[], { mercury, venom }: { mercury?: MercuryClass; venom?: boolean } = {}): string =>
+  [...new Set(kinds)]
+    .map((kind) => {
+      // What is far above what is advised is not called by the same word as what only counts.
+      if (kind === 'mercury' && (mercury === 'high' || mercury === 'very-high')) return 'much mercury'
+      if (kind === 'spines' && venom) return 'venomous spines'
+      return CAUTION_LABEL[kind] ?? kind
+    })
+    .join(', ')
 /** A share as people say it: of 100. */
 export const ofHundred = (share: number): string =>
   share > 0 && share < 0.005 ? 'under 1' : share > 0.995 && share < 1 ? 'over 99' : String(Math.round(share * 100))
+/** A chance worked out from compiled ones, of 100: none of them is certain. */
+export const chanceOfHundred = (chance: number): string => ofHundred(Math.min(0.999, chance))
 const PLACES: Readonly<Record<string, string>> = {
   dish: 'The name',
   method: 'How it is cooked',

@@ -1,20 +1,10 @@
+import MenuItem from '@mui/material/MenuItem'
+import Select from '@mui/material/Select'
 import { styled } from '@mui/material/styles'
 import { useKitchenQuery, useKitchensQuery } from '../api/api.ts'
 import { kitchenPath } from '../kitchen/index.ts'
 import { INK } from '../theme.ts'
 
-const Select = styled('select')({
-  font: 'inherit',
-  fontWeight: 700,
-  color: INK.ice,
-  background: INK.squid,
-  border: 0,
-  padding: '2px 4px',
-  maxWidth: 220,
-  minHeight: 28,
-  textAlign: 'right',
-  '@media (max-width: 600px)': { minHeight: 44, maxWidth: 150 },
-})
 const Place = styled('div')({ fontSize: 13, color: '#C7D4D7', paddingRight: 8 })
 
 const formatDay = (iso: string) =>
@@ -29,11 +19,18 @@ export function KitchenSwitch() {
   const choose = (id: string) => window.location.assign(`${kitchenPath(id)}/`)
   return (
     <div style={{ textAlign: 'right' }}>
-      <Select aria-label="Kitchen" value={kitchen.id} onChange={(event) => choose(event.target.value)}>
+      <Select
+        variant="standard"
+        disableUnderline
+        value={kitchen.id}
+        onChange={({ target }) => choose(target.value)}
+        SelectDisplayProps={{ 'aria-label': 'Kitchen' }}
+        sx={{ color: INK.ice, fontWeight: 700, maxWidth: 220, '& .MuiSelect-icon': { color: INK.ice } }}
+      >
         {kitchens.map(({ id, name }) => (
-          <option key={id} value={id}>
+          <MenuItem key={id} value={id}>
             {name}
-          </option>
+          </MenuItem>
         ))}
       </Select>
       <Place className="place">{`${kitchen.waters}, ${formatDay(kitchen.today)}`}</Place>

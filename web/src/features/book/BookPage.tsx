@@ -2,22 +2,20 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
-import { styled } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { useCallback, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useAnswer, useSheet } from '../../engine/index.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
-import { INK } from '../../theme.ts'
 import { BookLine } from './BookLine.tsx'
 import { SORTS, filterBook, readFilter, sortBook } from './bookFilter.ts'
 import { MOST_COMPARED, comparePath } from '../../parts/bookWords.ts'
+import { OneOf } from '../../parts/OneOf.tsx'
 import { FilterPanel } from './FilterPanel.tsx'
 import { NameLookup } from './NameLookup.tsx'
 
 const SHOWN_AT_FIRST = 30
-const Sort = styled('select')({ font: 'inherit', minHeight: 36, border: `1px solid ${INK.slate}`, borderRadius: 4, background: INK.ice })
 
 /** The species book: every fish, found by the kind of flesh one looks for. */
 export default function BookPage() {
@@ -68,16 +66,13 @@ export default function BookPage() {
             <Typography variant="h1" aria-live="polite">
               {found.length === rows.length ? `${rows.length} fish` : `${found.length} of ${rows.length} fish`}
             </Typography>
-            <label>
-              sorted by{' '}
-              <Sort value={filter.sort} onChange={(event) => set('sort', event.target.value)}>
-                {SORTS.map(([key, words]) => (
-                  <option key={key} value={key}>
-                    {key === 'name' && filter.method ? 'fit' : words}
-                  </option>
-                ))}
-              </Sort>
-            </label>
+            <OneOf
+              label="Sorted by"
+              value={filter.sort}
+              options={SORTS.map(([key, words]) => [key, key === 'name' && filter.method ? 'fit' : words])}
+              onChange={(sort) => set('sort', sort)}
+              sx={{ minWidth: 150 }}
+            />
             <Box sx={{ ml: 'auto', display: 'flex', gap: 1, flexWrap: 'wrap' }}>
               {marked.length > 1 && (
                 <Button variant="contained" component={Link} to={comparePath(marked)}>

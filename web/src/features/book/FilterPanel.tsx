@@ -12,6 +12,7 @@ import { BOOK_TRAITS, type BookRow, type BookTrait } from '../../engine/bookRows
 import { INK } from '../../theme.ts'
 import { GOOD_FIT, LIST_KEYS, STEP_NAMES, TRAIT_STEPS, countSteps, describeList, type BookFilter, type StepName } from './bookFilter.ts'
 import { plain } from '../../parts/bookWords.ts'
+import { OneOf } from '../../parts/OneOf.tsx'
 
 interface Props {
   readonly rows: readonly BookRow[]
@@ -38,16 +39,6 @@ const Step = styled('button')({
   '&[aria-pressed=true]': { background: INK.brine, border: `2px solid ${INK.kelp}`, fontWeight: 700 },
   '&[aria-pressed=true] small': { color: INK.squid },
   '@media (max-width: 900px)': { minHeight: 44, fontSize: 15 },
-})
-const Select = styled('select')({
-  font: 'inherit',
-  width: '100%',
-  minHeight: 36,
-  border: `1px solid ${INK.slate}`,
-  borderRadius: 4,
-  background: INK.ice,
-  color: INK.squid,
-  '@media (max-width: 900px)': { minHeight: 44 },
 })
 
 const FIRST: readonly BookTrait[] = ['firmness', 'flake', 'fat', 'flavour', 'bones']
@@ -92,19 +83,13 @@ function Choose({
   readonly onChange: (value: string | null) => void
 }) {
   return (
-    <label>
-      <Typography component="span" variant="body2" sx={{ fontWeight: 700, display: 'block' }}>
-        {label}
-      </Typography>
-      <Select value={value ?? ''} onChange={(event) => onChange(event.target.value === '' ? null : event.target.value)}>
-        <option value="">any</option>
-        {options.map(([key, words]) => (
-          <option key={key} value={key}>
-            {words}
-          </option>
-        ))}
-      </Select>
-    </label>
+    <OneOf
+      label={label}
+      value={value ?? ''}
+      options={[['', 'any'], ...options]}
+      onChange={(next) => onChange(next === '' ? null : next)}
+      sx={{ width: '100%', mt: 0.75 }}
+    />
   )
 }
 

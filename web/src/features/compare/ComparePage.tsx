@@ -2,7 +2,6 @@ import Autocomplete from '@mui/material/Autocomplete'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
-import { styled } from '@mui/material/styles'
 import { visuallyHidden } from '@mui/utils'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
@@ -19,21 +18,13 @@ import { useSearch } from '../../state/useSearch.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { MOST_COMPARED, fishPath } from '../../parts/bookWords.ts'
 import { readOffer } from '../species/index.ts'
+import { OneOf } from '../../parts/OneOf.tsx'
 import { compareTraits } from './compareTraits.ts'
 import { findStanding, pickColumns, type Column, type StandingOf } from './columns.ts'
 import { MarketRows } from './MarketRows.tsx'
 import { PointsCompared } from './PointsCompared.tsx'
 
 const WorthChart = lazy(() => import('./WorthChart.tsx').then((module) => ({ default: module.WorthChart })))
-
-const Pick = styled('select')({
-  font: 'inherit',
-  minHeight: 36,
-  maxWidth: '100%',
-  border: `1px solid ${INK.slate}`,
-  borderRadius: 4,
-  background: INK.ice,
-})
 
 /** How one fish does in the open dish, in a line. */
 function Standing({ row, left }: StandingOf) {
@@ -81,13 +72,13 @@ function CompareTable({ columns, brief, onPick, onDrop, standings }: TableProps)
                   {sheet.common}
                 </Link>
               </Typography>
-              <Pick aria-label={`Which ${sheet.common}`} value={offer.id} onChange={(event) => onPick(sheet.species, event.target.value)}>
-                {sheet.offers.map(({ id, label }) => (
-                  <option key={id} value={id}>
-                    {label}
-                  </option>
-                ))}
-              </Pick>
+              <OneOf
+                label={`Which ${sheet.common}`}
+                value={offer.id}
+                options={sheet.offers.map(({ id, label }) => [id, label])}
+                onChange={(id) => onPick(sheet.species, id)}
+                sx={{ my: 1, width: '100%', maxWidth: 230 }}
+              />
               {brief && <Standing {...standings.get(sheet.species)} />}
               <Button size="small" onClick={() => onDrop(sheet.species)} aria-label={`Leave ${sheet.common} out`}>
                 leave out
@@ -177,17 +168,13 @@ export default function ComparePage() {
         <Typography variant="h1" sx={{ mr: 'auto' }}>
           Side by side
         </Typography>
-        <label>
-          for the dish{' '}
-          <Pick value={dish?.id ?? ''} onChange={(event) => setDish(event.target.value)}>
-            <option value="">none: the flesh alone</option>
-            {dishes.map(({ id, brief }) => (
-              <option key={id} value={id}>
-                {brief.dish}
-              </option>
-            ))}
-          </Pick>
-        </label>
+        <OneOf
+          label="For the dish"
+          value={dish?.id ?? ''}
+          options={[['', 'none: the flesh alone'], ...dishes.map(({ id, brief }) => [id, brief.dish] as const)]}
+          onChange={setDish}
+          sx={{ minWidth: 230 }}
+        />
         {names.length < MOST_COMPARED && (
           <Autocomplete
             size="small"

@@ -10,7 +10,7 @@ import { Link, useSearchParams } from 'react-router'
 import { useCoverCardQuery, useKitchenQuery } from '../../api/api.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { HEADING, INK } from '../../theme.ts'
-import { ofHundred } from '../../parts/dishWords.ts'
+import { chanceOfHundred } from '../../parts/dishWords.ts'
 import { HangBars } from './HangBars.tsx'
 import { weekOf } from './week.ts'
 
@@ -110,7 +110,7 @@ function Row({ row, told }: { readonly row: CoverRow; readonly told: Told }) {
         {fish && row.ladder.length === 0 && 'Nothing stands in for it.'}
         {row.ladder.length > 0 && (
           <Typography variant="body2" color="text.secondary">
-            at least one of {row.ladder.length} rungs is there in {ofHundred(row.atLeastOne)} of 100
+            at least one of {row.ladder.length} rungs is there in {chanceOfHundred(row.atLeastOne)} of 100
           </Typography>
         )}
       </td>

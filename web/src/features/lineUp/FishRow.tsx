@@ -229,7 +229,10 @@ export const FishRow = memo(function FishRow({
           first,
           onToggle,
         }}
-        caution={nameCautions(fish.cautions.map(({ kind }) => kind))}
+        caution={nameCautions(
+          fish.cautions.map(({ kind }) => kind),
+          offer ? { mercury: offer.mercury, venom: /venom/i.test(offer.spines ?? '') } : {},
+        )}
         lost={fish.pointsLost[0]?.sentence}
       />
       <Box sx={{ textAlign: { xs: 'right', md: 'left' } }}>

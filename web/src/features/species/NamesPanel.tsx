@@ -1,3 +1,4 @@
+import { OneOf } from '../../parts/OneOf.tsx'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { styled } from '@mui/material/styles'
@@ -50,7 +51,6 @@ const Entry = styled('input')({
   minWidth: 0,
   flex: 1,
 })
-const Pick = styled('select')({ font: 'inherit', minHeight: 36, border: `1px solid ${INK.slate}`, borderRadius: 4, background: INK.ice })
 
 /** What it is sold as, by language and place; a house may add its own names and take those away again. */
 export function NamesPanel({ sheet, hand }: { readonly sheet: SpeciesSheet; readonly hand: HouseHand }) {
@@ -103,13 +103,13 @@ export function NamesPanel({ sheet, hand }: { readonly sheet: SpeciesSheet; read
           void add()
         }}
       >
-        <Pick aria-label="Language of the name" value={language} onChange={(event) => setLanguage(event.target.value)}>
-          {Object.entries(LANGUAGES).map(([key, words]) => (
-            <option key={key} value={key}>
-              {words}
-            </option>
-          ))}
-        </Pick>
+        <OneOf
+          label="Language of the name"
+          value={language}
+          options={Object.entries(LANGUAGES)}
+          onChange={setLanguage}
+          sx={{ minWidth: 150 }}
+        />
         <Entry
           aria-label="A name your market uses"
           placeholder="A name your market uses"

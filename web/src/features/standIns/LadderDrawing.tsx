@@ -7,7 +7,7 @@ import { useMemo } from 'react'
 import { useOffers } from '../../engine/index.ts'
 import { AskStrip } from '../../drawings/AskStrip.tsx'
 import { INK } from '../../theme.ts'
-import { joinWords, ofHundred } from '../../parts/dishWords.ts'
+import { chanceOfHundred, joinWords } from '../../parts/dishWords.ts'
 
 /** Cautions that hold for the dish whatever the fish: the line-up says them. */
 const OF_THE_DISH: ReadonlySet<string> = new Set(['doneness', 'format', 'opened', 'unchecked'])
@@ -174,7 +174,7 @@ export function LadderDrawing({ standIns, changes = 99, onTake, takenId }: Props
       </Box>
       {ladder.length > 0 && (
         <Typography variant="body2" color="text.secondary">
-          At least one of them is there in {ofHundred(atLeastOne)} of 100 (compiled chances of weather, month, merchant, farm, stock and
+          At least one of them is there in {chanceOfHundred(atLeastOne)} of 100 (compiled chances of weather, month, merchant, farm, stock and
           price).
         </Typography>
       )}
