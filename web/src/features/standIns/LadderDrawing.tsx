@@ -174,8 +174,8 @@ export function LadderDrawing({ standIns, changes = 99, onTake, takenId }: Props
       </Box>
       {ladder.length > 0 && (
         <Typography variant="body2" color="text.secondary">
-          At least one of them is there in {chanceOfHundred(atLeastOne)} of 100 (compiled chances of weather, month, merchant, farm, stock and
-          price).
+          At least one of them is there in {chanceOfHundred(atLeastOne)} of 100 (compiled chances of weather, month, merchant, farm, stock
+          and price).
         </Typography>
       )}
     </>
