@@ -1,40 +1,39 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { historyReducer, stepped, steppedBack, steppedOn, type Step } from './historySlice.ts'
+import { addStep, redoStep, undoStep, type History, type Step } from './historySlice.ts'
 
 const step = (id: string, before: number, after: number, at: number): Step =>
   ({ kind: 'serving', id, before: { brief: before }, after: { brief: after }, at }) as never
-type History = ReturnType<typeof historyReducer>
 const EMPTY: History = { past: [], future: [] }
+const must = (found: Step | undefined): Step => found ?? expect.fail('no such step')
+const back = (history: History) => undoStep(history, must(history.past.at(-1)))
+const on = (history: History) => redoStep(history, must(history.future.at(-1)))
 
 describe('what can be undone', () => {
   it('goes back and forth over any changes and ends where it began', () => {
     fc.assert(
       fc.property(fc.array(fc.nat(9), { minLength: 1, maxLength: 20 }), (values) => {
-        let history = EMPTY
-        values.forEach((value, i) => (history = historyReducer(history, stepped(step('a', value, value + 1, i * 5000)))))
-        const whole = history
-        for (let i = 0; i < values.length; i += 1) history = historyReducer(history, steppedBack())
-        expect(history.past).toEqual([])
-        for (let i = 0; i < values.length; i += 1) history = historyReducer(history, steppedOn())
-        expect(history).toEqual(whole)
+        const whole = values.reduce((history, value, i) => addStep(history, step('a', value, value + 1, i * 5000)), EMPTY)
+        const none = values.reduce((history) => back(history), whole)
+        expect(none.past).toEqual([])
+        expect(values.reduce((history) => on(history), none)).toEqual(whole)
       }),
       { seed: 1201 },
     )
   })
 
-  it('takes what is typed in one go as one change, and a new change lets go of what was undone', () => {
-    let history = historyReducer(EMPTY, stepped(step('a', 0, 1, 0)))
-    history = historyReducer(history, stepped(step('a', 1, 2, 100)))
+  it('takes what is typed in one go as one change', () => {
+    const history = addStep(addStep(EMPTY, step('a', 0, 1, 0)), step('a', 1, 2, 100))
     expect(history.past).toMatchObject([{ before: { brief: 0 }, after: { brief: 2 } }])
-    history = historyReducer(history, stepped(step('b', 5, 6, 150)))
-    expect(history.past).toHaveLength(2)
-    history = historyReducer(historyReducer(history, steppedBack()), stepped(step('a', 2, 3, 9000)))
-    expect(history).toMatchObject({ past: [{ id: 'a' }, { id: 'a' }], future: [] })
+    expect(addStep(history, step('b', 5, 6, 150)).past).toHaveLength(2)
   })
 
-  it('stays as it is where there is nothing to undo or to do again', () => {
-    expect(historyReducer(EMPTY, steppedBack())).toEqual(EMPTY)
-    expect(historyReducer(EMPTY, steppedOn())).toEqual(EMPTY)
+  it('is undone of one document whatever was changed of another since, and a change lets go only of what was undone of its own', () => {
+    const [ofA, ofB] = [step('a', 0, 1, 0), step('b', 5, 6, 5000)]
+    const both = addStep(addStep(EMPTY, ofA), ofB)
+    const undone = undoStep(both, ofA)
+    expect(undone).toEqual({ past: [ofB], future: [ofA] })
+    expect(addStep(undone, step('b', 6, 7, 20_000)).future).toEqual([ofA])
+    expect(addStep(undone, step('a', 0, 3, 20_000)).future).toEqual([])
   })
 })

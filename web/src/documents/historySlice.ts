@@ -20,28 +20,35 @@ export interface History {
 const ONE_GO_MS = 800
 const MOST = 100
 
+const isOfOne = (a: Step, b: Step): boolean => nameDocument(a.kind, a.id) === nameDocument(b.kind, b.id)
+const move = (step: Step, from: readonly Step[], to: readonly Step[]) => ({ from: from.filter((one) => one !== step), to: [...to, step] })
+
+/** History after a change. What was undone of the same document cannot be done again; of others it still can. */
+export function addStep({ past, future }: History, step: Step): History {
+  const last = past.at(-1)
+  const goesOn = last && isOfOne(last, step) && step.at - last.at < ONE_GO_MS
+  const kept = goesOn ? [...past.slice(0, -1), { ...last, after: step.after, at: step.at }] : [...past, step]
+  return { past: kept.slice(-MOST), future: future.filter((one) => !isOfOne(one, step)) }
+}
+/** History once a step was undone. */
+export function undoStep({ past, future }: History, step: Step): History {
+  const { from, to } = move(step, past, future)
+  return { past: from, future: to }
+}
+/** History once a step that was undone is done again. */
+export function redoStep({ past, future }: History, step: Step): History {
+  const { from, to } = move(step, future, past)
+  return { past: to, future: from }
+}
+
 const slice = createSlice({
   name: 'history',
   initialState: { past: [], future: [] } as History,
   reducers: {
-    stepped: ({ past }, { payload }: PayloadAction<Step>) => {
-      const last = past.at(-1)
-      const goesOn = last && nameDocument(last.kind, last.id) === nameDocument(payload.kind, payload.id) && payload.at - last.at < ONE_GO_MS
-      const kept = goesOn ? [...past.slice(0, -1), { ...last, after: payload.after, at: payload.at }] : [...past, payload]
-      return { past: kept.slice(-MOST), future: [] } as never
-    },
-    /** The newest step was undone. */
-    steppedBack: ({ past, future }) => {
-      const last = past.at(-1)
-      return (last ? { past: past.slice(0, -1), future: [...future, last] } : { past, future }) as never
-    },
-    /** The step that was undone last was done again. */
-    steppedOn: ({ past, future }) => {
-      const next = future.at(-1)
-      return (next ? { past: [...past, next], future: future.slice(0, -1) } : { past, future }) as never
-    },
+    /** History as it is now: what it becomes is worked out by the functions above. */
+    remembered: (_before, { payload }: PayloadAction<History>) => payload as never,
   },
 })
 
-export const { stepped, steppedBack, steppedOn } = slice.actions
+export const { remembered } = slice.actions
 export const historyReducer = slice.reducer

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useMemo } from 'react'
 import { useDispatch, useSelector, useStore } from 'react-redux'
 import type { AppDispatch, RootState } from '../state/store.ts'
 import { documentTyped, type Draft } from './documentsSlice.ts'
-import { stepped } from './historySlice.ts'
+import { addStep, remembered } from './historySlice.ts'
 import { KINDS, nameDocument, type DocumentKind, type Documents, type InputOf } from './kinds.ts'
 import { openForUndo } from './useHistory.ts'
 
@@ -30,7 +30,8 @@ export function useDocument<K extends DocumentKind>(kind: K, id: string, record:
       const over = typed?.revision ?? revision
       if (now === undefined || over === undefined) return
       const input = next(now)
-      if (asStep && !equal(now, input)) dispatch(stepped({ kind, id, before: now, after: input, at: Date.now() }))
+      if (asStep && !equal(now, input))
+        dispatch(remembered(addStep(store.getState().history, { kind, id, before: now, after: input, at: Date.now() })))
       dispatch(documentTyped({ kind, id, input, base: stored ?? now, revision: over }))
     },
     [dispatch, id, key, kind, revision, store, stored],

@@ -1,21 +1,34 @@
-import { useCallback, useMemo } from 'react'
+import { useCallback, useMemo, useSyncExternalStore } from 'react'
 import { useDispatch, useSelector, useStore } from 'react-redux'
 import type { AppDispatch, RootState } from '../state/store.ts'
-import { steppedBack, steppedOn, type Step } from './historySlice.ts'
+import { redoStep, remembered, undoStep, type Step } from './historySlice.ts'
 import { nameDocument } from './kinds.ts'
 import { mergeThree } from './mergeThree.ts'
 
 /** Puts other contents into a document without a step of their own. */
-export type PutBack = (change: (now: unknown) => unknown) => void
-/** Documents that are open on the page, one page a store: only what is seen can be undone. */
-const open = new WeakMap<object, Map<string, PutBack>>()
+type PutBack = (change: (now: unknown) => unknown) => void
+/** The documents on the page of one store: only what is seen can be undone. A new map with every change, so that pages hear of it. */
+interface OpenDocuments {
+  documents: ReadonlyMap<string, PutBack>
+  readonly listeners: Set<() => void>
+}
+const opened = new WeakMap<object, OpenDocuments>()
+function openOf(store: object): OpenDocuments {
+  const known = opened.get(store) ?? { documents: new Map<string, PutBack>(), listeners: new Set<() => void>() }
+  opened.set(store, known)
+  return known
+}
+function change(open: OpenDocuments, documents: ReadonlyMap<string, PutBack>): void {
+  open.documents = documents
+  for (const listener of open.listeners) listener()
+}
 
-/** Says that a document is open. @returns how to say that it is closed */
+/** Says that a document is on the page. @returns how to say that it is there no more */
 export function openForUndo(store: object, key: string, putBack: PutBack): () => void {
-  const documents = open.get(store) ?? new Map<string, PutBack>()
-  open.set(store, documents.set(key, putBack))
+  const open = openOf(store)
+  change(open, new Map(open.documents).set(key, putBack))
   return () => {
-    if (documents.get(key) === putBack) documents.delete(key)
+    if (open.documents.get(key) === putBack) change(open, new Map([...open.documents].filter(([name]) => name !== key)))
   }
 }
 
@@ -28,34 +41,39 @@ export interface Undoing {
 }
 
 /**
- * The changes of the documents on this page, taken back one by one and done again. What somebody else changed meanwhile stays: only the
- * fields that the step changed go back.
+ * The changes of the documents on this page, taken back one by one and done again; those of other pages wait there. What somebody else
+ * changed meanwhile stays: only the fields that the step changed go back.
  */
 export function useHistory(): Undoing {
   const { past, future } = useSelector((state: RootState) => state.history)
   const dispatch = useDispatch<AppDispatch>()
   const store = useStore<RootState>()
-  const putBackOf = useCallback((step: Step | undefined) => step && open.get(store)?.get(nameDocument(step.kind, step.id)), [store])
-  const last = past.at(-1)
-  const next = future.at(-1)
-  const undo = useCallback(() => {
-    const step = store.getState().history.past.at(-1)
-    const putBack = putBackOf(step)
-    if (!step || !putBack) return
-    putBack((now) => turn(now, step.after, step.before))
-    dispatch(steppedBack())
-  }, [dispatch, putBackOf, store])
-  const redo = useCallback(() => {
-    const step = store.getState().history.future.at(-1)
-    const putBack = putBackOf(step)
-    if (!step || !putBack) return
-    putBack((now) => turn(now, step.before, step.after))
-    dispatch(steppedOn())
-  }, [dispatch, putBackOf, store])
-  return useMemo(
-    () => ({ last: putBackOf(last) ? last : undefined, next: putBackOf(next) ? next : undefined, undo, redo }),
-    [last, next, putBackOf, undo, redo],
+  const documents = useSyncExternalStore(
+    useCallback(
+      (listener) => {
+        const { listeners } = openOf(store)
+        listeners.add(listener)
+        return () => listeners.delete(listener)
+      },
+      [store],
+    ),
+    () => openOf(store).documents,
   )
+  return useMemo(() => {
+    const putBackOf = ({ kind, id }: Step) => documents.get(nameDocument(kind, id))
+    const last = past.findLast(putBackOf)
+    const next = future.findLast(putBackOf)
+    const go = (step: Step | undefined, from: unknown, to: unknown, move: typeof undoStep) => {
+      if (!step) return
+      putBackOf(step)?.((now) => turn(now, from, to))
+      dispatch(remembered(move(store.getState().history, step)))
+    }
+    return {
+      ...{ last, next },
+      undo: () => go(last, last?.after, last?.before, undoStep),
+      redo: () => go(next, next?.before, next?.after, redoStep),
+    }
+  }, [past, future, documents, dispatch, store])
 }
 
 /** A document with one change turned into its opposite; where others changed the same fields since, all of it goes to what it was. */
