@@ -1,3 +1,4 @@
+import { fold } from './fold.ts'
 import type { ResolvedOffer } from '@tender-gill/contract'
 import MiniSearch from 'minisearch'
 
@@ -41,27 +42,6 @@ export type NamedFish = Pick<ResolvedOffer, 'species' | 'common' | 'synonyms' | 
 export const namesOfOffers = (offers: readonly ResolvedOffer[]): readonly NamedFish[] =>
   [...new Map(offers.map((offer) => [offer.species, offer])).values()].map((offer) => ({ ...offer, names: { '': offer.marketNames } }))
 
-/** Case, accents, hyphens and a plural make no other name. */
-const fold = (text: string) =>
-  text
-    .normalize('NFKD')
-    // Marks that letters of Europe are written with; in other scripts a mark is part of the sound.
-    .replaceAll(/[\u0300-\u036f]/gu, '')
-    .normalize('NFC')
-    .toLowerCase()
-    // The two syllabaries of Japanese write the same sounds, ninety-six places apart.
-    .replaceAll(/[\u3041-\u3096]/gu, (kana) => String.fromCodePoint((kana.codePointAt(0) ?? 0) + 0x60))
-    .replaceAll('ß', 'ss')
-    .replaceAll('ø', 'o')
-    .replaceAll('æ', 'ae')
-    .replaceAll('œ', 'oe')
-    .replaceAll('ı', 'i')
-    .replaceAll('ł', 'l')
-    .replaceAll('ð', 'd')
-    .replaceAll('þ', 'th')
-    .replaceAll(/[-’'`]/g, ' ')
-    .replaceAll(/\s+/g, ' ')
-    .trim()
 const singular = (word: string) =>
   word.length > 4 && word.endsWith('ies')
     ? `${word.slice(0, -3)}y`

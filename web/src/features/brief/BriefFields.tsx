@@ -10,7 +10,7 @@ import { Controller, useFormContext, useWatch } from 'react-hook-form'
 import { useKitchenQuery } from '../../api/api.ts'
 import { FORMAT_LABEL, METHOD_LABEL, STYLE_LABEL } from '../../reader/index.ts'
 import { INK } from '../../theme.ts'
-import { asksDoneness, asksRawTreatment, asksServedAs, asksWeighing, type BriefForm } from './briefForm.ts'
+import { asksDoneness, asksRawTreatment, asksServedAs, asksWeighing, isCookedLater, type BriefForm } from './briefForm.ts'
 import {
   DONENESSES,
   EATEN,
@@ -96,18 +96,22 @@ export function BriefFields() {
     const own = stylesOf(method)
     if (style === '' ? own.length > 0 : !own.includes(style)) setValue('style', own[0] ?? '')
   }, [method, style, setValue])
-  // Another way of cooking brings its own cut, unless what stands there is usual for it too.
+  // Fish salted for keeping is soaked and cooked, lean smoked fish poached: that is said with the style, and may be changed.
+  const styleBefore = useRef(style)
+  useEffect(() => {
+    if (styleBefore.current === style) return
+    styleBefore.current = style
+    setValue('servedAs', isCookedLater(style) ? 'cooked' : 'raw')
+  }, [style, setValue])
+  // Another way of cooking brings its own cut, unless what stands there is usual for it too; what cannot be cut for it never stays.
   const before = useRef(method)
   useEffect(() => {
-    if (before.current === method) return
-    before.current = method
     const usual = usualFormats(method)
-    if (usual[0] && !usual.includes(format)) setValue('format', usual[0])
+    const changed = before.current !== method
+    before.current = method
+    const stays = changed ? usual.includes(format) : gridCell(method, format) !== 'impossible'
+    if (!stays && usual[0]) setValue('format', usual[0])
   }, [method, format, setValue])
-  useEffect(() => {
-    const [first] = options
-    if (first && !options.some(([value]) => value === format)) setValue('format', first[0])
-  }, [options, format, setValue])
   const { data: kitchen } = useKitchenQuery()
   const date = useWatch({ control, name: 'date' })
   const isPast = kitchen !== undefined && date !== '' && date < kitchen.today

@@ -111,6 +111,9 @@ const countOf = (text: string): unknown => number(text, { whole: true })
 const drop = (fields: Record<string, unknown>) =>
   Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined && value !== false))
 
+/** Styles that are made to be soaked or poached before they are eaten. */
+export const isCookedLater = (style: BriefForm['style']): boolean => style === 'dry-salt' || style === 'lean'
+
 /** Whether anything of the dish is cooked, so that raw and cooked weight are two. */
 export const asksWeighing = (method: Method): boolean => method !== 'raw'
 /** Whether there is a doneness to choose: not of what is not cooked, nor of what is boiled out. */

@@ -7,7 +7,6 @@ import { DishGate } from '../../parts/DishGate.tsx'
 import { describeProblem } from '../../parts/dishWords.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
-import { useOnlyOffered } from '../../state/useOnlyOffered.ts'
 import { LadderPanel } from '../standIns/index.ts'
 import { Board, SHOWN_AT_FIRST } from './Board.tsx'
 import { Docket, type LiveBand } from './Docket.tsx'
@@ -21,8 +20,7 @@ function LineUpView({ dish }: { readonly dish: Dish }) {
   const [live, setLive] = useState<LiveBand | null>(null)
   const brief = live ? withAsk(dish.brief, live.key, { from: live.from, to: live.to }) : dish.brief
   const [all, setAll] = useState(false)
-  const [only] = useOnlyOffered()
-  const state = useLineUp(brief, { held: live !== null, rows: all ? Infinity : SHOWN_AT_FIRST, only })
+  const state = useLineUp(brief, { held: live !== null, rows: all ? Infinity : SHOWN_AT_FIRST })
   const onLive = useCallback((band: LiveBand | null) => setLive(band), [])
   // The docket and the ladder stand still while a band is held: only the rows move.
   const [rested, setRested] = useState<LineUp | null>(null)

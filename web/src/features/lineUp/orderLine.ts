@@ -1,4 +1,5 @@
 import type { RankedFish } from '@tender-gill/contract'
+import { fold } from '@tender-gill/names/fold'
 
 export type LineOrder = 'fit' | 'cost' | 'sureness'
 
@@ -13,13 +14,6 @@ export function orderLine(ranked: readonly RankedFish[], order: LineOrder): read
       return [...ranked].sort((a, b) => b.firstShare - a.firstShare || b.passShare - a.passShare)
   }
 }
-
-const fold = (text: string): string =>
-  text
-    .normalize('NFKD')
-    .replaceAll(/[\u0300-\u036f]/gu, '')
-    .toLowerCase()
-    .trim()
 
 /** Whether a fish is meant by what was typed: by part of its names, or because the book finds it under that name. */
 export function isSought({ common, species }: Pick<RankedFish, 'common' | 'species'>, text: string, found: ReadonlySet<string>): boolean {

@@ -1,7 +1,8 @@
 import { proxy } from 'comlink'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import type { Brief, LineUp, Problem } from '@tender-gill/contract'
-import { nameQuestion, useAnswer, useEngine, useSheet, type OnlyOffered, type Unoffered } from '../../engine/index.ts'
+import { nameQuestion, useAnswer, useEngine, useSheet, type Unoffered } from '../../engine/index.ts'
+import { useOnlyOffered } from '../../state/useOnlyOffered.ts'
 
 export type LineUpState =
   | { readonly status: 'waiting' }
@@ -30,11 +31,11 @@ interface LineUpOptions {
   readonly held?: boolean
   /** Rows that are looked at while it is; all when left out. */
   readonly rows?: number
-  readonly only?: OnlyOffered
 }
 
-/** The line-up of a brief: exact fit at once, shares and the left-out 150 ms after the last change. */
-export function useLineUp(brief: Brief, { held = false, rows = Infinity, only = false }: LineUpOptions = {}): LineUpState {
+/** The line-up of a brief, of what can be bought where the kitchen's switch says so: exact fit at once, shares and the left-out 150 ms after the last change. */
+export function useLineUp(brief: Brief, { held = false, rows = Infinity }: LineUpOptions = {}): LineUpState {
+  const [only] = useOnlyOffered()
   const sheet = useSheet(brief.date)
   const engine = useEngine()
   const key = sheet ? `${sheet.name}|${only}|${nameQuestion(brief)}` : null

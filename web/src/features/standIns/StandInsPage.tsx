@@ -35,8 +35,15 @@ const REASONS: readonly (readonly [MissingReason, string])[] = [
   ['unsafe', 'Not safe'],
 ]
 const SHOWN = 12
+const NOBODY: readonly RankedFish[] = []
 
-function MissingHeader({ standIns, print }: { readonly standIns: StandIns; readonly print: React.ReactNode }) {
+interface HeaderProps {
+  readonly standIns: StandIns
+  readonly print: React.ReactNode
+  /** Its fit in the line-up; the stand-ins are judged by a dish that is content with it. */
+  readonly fit: number | undefined
+}
+function MissingHeader({ standIns, print, fit }: HeaderProps) {
   const { missing } = standIns
   return (
     <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
@@ -44,7 +51,8 @@ function MissingHeader({ standIns, print }: { readonly standIns: StandIns; reado
       <div>
         <Typography variant="h1">If {missing.common} isn’t there</Typography>
         <Typography color="text.secondary">
-          {missing.offer}, {FORM_LABEL[missing.form]}; fit {missing.fit.toFixed(1)} in this dish; {formatMassToBuy(missing.buyG)} to buy
+          {missing.offer}, {FORM_LABEL[missing.form]}; {fit === undefined ? '' : `fit ${fit.toFixed(1)} in this dish; `}
+          {formatMassToBuy(missing.buyG)} to buy
           {missing.portionCost ? `, ${formatMoney(missing.portionCost.typical, missing.portionCost.currency)} a portion` : ''}
         </Typography>
       </div>
@@ -64,7 +72,7 @@ function OrderList({ dish, standIns }: { readonly dish: Dish; readonly standIns:
     <Paper component="section" aria-label="Everyone who could stand in" sx={{ p: 2 }}>
       <Typography variant="h2">Everyone who could stand in</Typography>
       <Typography variant="body2" color="text.secondary" gutterBottom>
-        {standIns.order.length} pass. The score weighs likeness to the missing fish in what this dish asks, and fit of its own.
+        {standIns.order.length} pass. The score weighs likeness to {standIns.missing.common}, and fit in the dish as it is served with it.
       </Typography>
       <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {rows.map((row) => {
@@ -145,7 +153,8 @@ function StandInsView({ dish }: { readonly dish: Dish }) {
   const setBecause = (reason: MissingReason | null) =>
     changeSearch((params) => (reason ? params.set('because', reason) : params.delete('because')))
   const lineUp = useLineUp(dish.brief)
-  const leader = lineUp.status === 'ready' ? lineUp.lineUp.ranked[0] : undefined
+  const ranked = lineUp.status === 'ready' ? lineUp.lineUp.ranked : NOBODY
+  const leader = ranked[0]
   const [missing, setMissing] = useState(dish.choice)
   const fish = missing ?? leader
   const answer = useStandIns(dish.brief, fish && { species: fish.species, offerId: fish.offerId, because: because ?? undefined })
@@ -180,13 +189,10 @@ function StandInsView({ dish }: { readonly dish: Dish }) {
       <Paper component="section" aria-label="The ladder" sx={{ p: 2 }}>
         <MissingHeader
           standIns={standIns}
+          fit={ranked.find(({ species }) => species === standIns.missing.species)?.fit}
           print={offer ? <FleshPrint offer={offer} name={standIns.missing.common} size="medium" /> : null}
         />
-        <MissingChoice
-          ranked={lineUp.status === 'ready' ? lineUp.lineUp.ranked : []}
-          species={standIns.missing.species}
-          onChoose={setMissing}
-        />
+        <MissingChoice ranked={ranked} species={standIns.missing.species} onChoose={setMissing} />
         <Typography component="h2" variant="h3" sx={{ mt: 1.5 }}>
           Why is it missing?
         </Typography>
