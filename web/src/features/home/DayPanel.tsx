@@ -3,14 +3,14 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import { addDays } from '@tender-gill/core'
-import type { CoverCard, Kitchen, SlabFish } from '@tender-gill/contract'
+import type { CoverCard, Kitchen } from '@tender-gill/contract'
 import { Link } from 'react-router'
 import { DayLine } from '../../drawings/DayLine.tsx'
 import { joinWords, ofHundred } from '../../parts/dishWords.ts'
 import { nameWeekday, sayDay } from '../../parts/orderWords.ts'
 import { readLocalTime } from '../../parts/readLocalTime.ts'
 import { describeDay } from '../../reader/index.ts'
-import { listOrders, type MerchantOrder } from './ordersToPlace.ts'
+import type { MerchantOrder } from './ordersToPlace.ts'
 
 const MOST_NAMED = 3
 const MOST_HANG = 0.4
@@ -27,9 +27,9 @@ function describeCovers(rows: CoverCard['rows'], today: string): string {
   ].join(', ')
 }
 
-const describeOrder = ({ merchant, order, fish }: MerchantOrder, today: string): string => {
+const describeOrder = ({ order, fish }: MerchantOrder, today: string): string => {
   const named = fish.length > MOST_NAMED ? `${fish.length} fish` : joinWords(fish)
-  return `${named} from ${merchant} by ${order.orderBy.time} ${sayDay(order.orderBy.date, today)}, for ${sayDay(order.delivery, today)}`
+  return `${named} from ${order.merchant} by ${order.orderBy.time} ${sayDay(order.orderBy.date, today)}, for ${sayDay(order.delivery, today)}`
 }
 
 /** What most covers hang on, where one thing carries many of them. */
@@ -42,17 +42,17 @@ function describeHang({ hangs, covers }: CoverCard): string | null {
 interface Props {
   readonly kitchen: Kitchen
   readonly card: CoverCard | undefined
-  readonly slab: readonly SlabFish[] | undefined
+  /** What is to be ordered, the next first; undefined while it is looked for. */
+  readonly orders: readonly MerchantOrder[] | undefined
 }
 
 /** The day: what must be ordered next, until when and from whom; the hours of today on its line; what hangs on one thing. */
-export function DayPanel({ kitchen, card, slab }: Props) {
+export function DayPanel({ kitchen, card, orders }: Props) {
   const { today } = kitchen
-  const orders = card && slab ? listOrders(card.rows, slab) : undefined
   const [next, ...later] = orders ?? []
   const marks = (orders ?? [])
     .filter(({ order }) => order.orderBy.date === today)
-    .map(({ merchant, order }) => ({ time: order.orderBy.time, label: merchant }))
+    .map(({ order }) => ({ time: order.orderBy.time, label: order.merchant }))
   const hang = card ? describeHang(card) : null
   return (
     <Paper component="section" aria-labelledby="the-day" sx={{ p: { xs: 2, md: 2.5 } }}>
@@ -73,7 +73,9 @@ export function DayPanel({ kitchen, card, slab }: Props) {
           {orders === undefined
             ? 'Looking what is to be ordered ...'
             : next
-              ? `Order next: ${describeOrder(next, today)}.`
+              ? next.dated
+                ? `Order next: ${describeOrder(next, today)}.`
+                : `Nothing must be ordered yet: no dish has a day. The next that can be had: ${describeOrder(next, today)}.`
               : 'Nothing that your merchants list is to be ordered.'}
         </Typography>
         <Button component={Link} to="/cover-card" variant={next ? 'contained' : 'outlined'}>
@@ -81,8 +83,8 @@ export function DayPanel({ kitchen, card, slab }: Props) {
         </Button>
       </Box>
       {later.map((order) => (
-        <Typography key={order.merchant} variant="body2">
-          Then {describeOrder(order, today)}.
+        <Typography key={`${order.order.merchant} ${order.order.delivery} ${order.dated}`} variant="body2">
+          {order.dated ? 'Then' : 'On no day yet, could be had:'} {describeOrder(order, today)}.
         </Typography>
       ))}
       {hang && (

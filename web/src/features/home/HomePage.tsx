@@ -5,10 +5,11 @@ import Typography from '@mui/material/Typography'
 import { addDays } from '@tender-gill/core'
 import { useMemo } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { useCoverCardQuery, useKitchenQuery, useServingsQuery, usePricesQuery, useSlabQuery } from '../../api/api.ts'
+import { useCoverCardQuery, useKitchenQuery, useMerchantsQuery, useServingsQuery, usePricesQuery, useSlabQuery } from '../../api/api.ts'
 import { useAnswer, useSheet } from '../../engine/index.ts'
 import { FishSearch } from '../../parts/FishSearch.tsx'
 import { sayDay } from '../../parts/orderWords.ts'
+import { readLocalTime } from '../../parts/readLocalTime.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { StandingAbsences } from '../absences/index.ts'
 import { DayPanel } from './DayPanel.tsx'
@@ -68,14 +69,27 @@ export function HomePage() {
   const today = kitchen?.today ?? ''
   const { data: card } = useCoverCardQuery({ from: today, to: today && addDays(today, DAYS_AHEAD) }, { skip: today === '' })
   const { data: slab } = useSlabQuery()
+  const { data: merchants } = useMerchantsQuery()
+  const zone = kitchen?.zone
+  const orders = useMemo(
+    () =>
+      card && slab && merchants && zone
+        ? listOrders(card.rows, {
+            slab: slab.fish,
+            merchants: merchants.map(({ merchant }) => merchant),
+            now: { date: today, time: readLocalTime(zone) },
+          })
+        : undefined,
+    [card, slab, merchants, zone, today],
+  )
   const orderBy = useMemo(
     () =>
       new Map(
-        (card && slab ? listOrders(card.rows, slab.fish) : []).flatMap(({ order, servings }) =>
-          servings.map((id) => [id, `order by ${order.orderBy.time} ${sayDay(order.orderBy.date, today)}`] as const),
+        (orders ?? []).flatMap(({ order: { orderBy: by }, dated, servings }) =>
+          servings.map((id) => [id, `${dated ? 'order' : 'could be ordered'} by ${by.time} ${sayDay(by.date, today)}`] as const),
         ),
       ),
-    [card, slab, today],
+    [orders, today],
   )
   const empty = records?.length === 0
   return (
@@ -89,7 +103,7 @@ export function HomePage() {
       }}
     >
       <Box sx={{ display: 'grid', gap: 1.5 }}>
-        {kitchen && !empty && <DayPanel kitchen={kitchen} card={card} slab={slab?.fish} />}
+        {kitchen && !empty && <DayPanel kitchen={kitchen} card={card} orders={orders} />}
         <Paper component="section" aria-labelledby="door-dish" sx={{ p: { xs: 2, md: 2.5 } }}>
           <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 1, mb: 1 }}>
             <Typography id="door-dish" variant="h2" sx={{ flex: 1 }}>

@@ -1,28 +1,48 @@
-import type { CoverCard, SlabFish } from '@tender-gill/contract'
+import type { CoverCard, Merchant, SlabFish } from '@tender-gill/contract'
 import { describe, expect, it } from 'vitest'
-import { listOrders, orderOf } from './ordersToPlace.ts'
+import { listOrders } from './ordersToPlace.ts'
 
-const fish = (species: string, merchant: string | null, time: string) =>
-  ({
-    species,
-    merchant,
-    order: merchant ? { merchant, delivery: '2026-06-14', orderBy: { date: '2026-06-13', time } } : null,
-  }) as unknown as SlabFish
-const row = (servingId: string, species: string | null) =>
-  ({ servingId, fish: species && { species, common: `the ${species}` } }) as unknown as CoverCard['rows'][number]
-const SLAB = [fish('cod', 'Quay', '21:00'), fish('ling', 'Quay', '21:00'), fish('bass', 'Boats', '18:30'), fish('eel', null, '')]
+const merchant = (name: string, orderBy: string): Merchant =>
+  ({ name, delivers: [1, 2, 3, 4, 5, 6, 7], orderBy, daysAhead: 1, minimumOrder: null, feed: null }) as unknown as Merchant
+const fish = (species: string, seller: string | null) => ({ species, merchant: seller }) as unknown as SlabFish
+const row = (servingId: string, species: string | null, date: string | null) =>
+  ({ servingId, date, fish: species && { species, common: `the ${species}` } }) as unknown as CoverCard['rows'][number]
+const TRADE = {
+  slab: [fish('cod', 'Quay'), fish('ling', 'Quay'), fish('bass', 'Boats'), fish('eel', null)],
+  merchants: [merchant('Quay', '21:00'), merchant('Boats', '18:30')],
+  now: { date: '2026-06-13', time: '10:00' },
+}
 
 describe('what is to be ordered', () => {
-  it('stands by merchant, the earliest hour first, each fish once', () => {
-    const orders = listOrders([row('a', 'cod'), row('b', 'bass'), row('c', 'cod'), row('d', 'ling')], SLAB)
+  it('is there on the day of its serving and not before, by merchant and delivery, the earliest hour first, each fish once', () => {
+    const orders = listOrders(
+      [
+        row('a', 'cod', '2026-06-14'),
+        row('b', 'bass', '2026-06-14'),
+        row('c', 'cod', '2026-06-14'),
+        row('d', 'ling', '2026-06-14'),
+        row('e', 'cod', '2026-06-18'),
+      ],
+      TRADE,
+    )
     expect(orders).toMatchObject([
-      { merchant: 'Boats', fish: ['the bass'], servings: ['b'] },
-      { merchant: 'Quay', fish: ['the cod', 'the ling'], servings: ['a', 'c', 'd'] },
+      { order: { merchant: 'Boats', delivery: '2026-06-14', orderBy: { date: '2026-06-13', time: '18:30' } }, servings: ['b'] },
+      { order: { merchant: 'Quay', delivery: '2026-06-14' }, fish: ['the cod', 'the ling'], servings: ['a', 'c', 'd'] },
+      { order: { merchant: 'Quay', delivery: '2026-06-18', orderBy: { date: '2026-06-17', time: '21:00' } }, servings: ['e'] },
     ])
   })
 
-  it('leaves out what nobody offers, and dishes without a fish', () => {
-    expect(listOrders([row('a', 'eel'), row('b', 'hake'), row('c', null)], SLAB)).toEqual([])
-    expect(orderOf('eel', SLAB)).toBeNull()
+  it('of a dish on no day yet is the next that can be had, and stands behind what is needed', () => {
+    const orders = listOrders([row('a', 'bass', null), row('b', 'cod', '2026-06-18')], TRADE)
+    expect(orders.map(({ dated, servings }) => [dated, ...servings])).toEqual([
+      [true, 'b'],
+      [false, 'a'],
+    ])
+  })
+
+  it('is nothing where nobody offers it, no fish can do the dish, or it can no more come in time', () => {
+    expect(listOrders([row('a', 'eel', null), row('b', 'hake', null), row('c', null, null), row('d', 'cod', '2026-06-13')], TRADE)).toEqual(
+      [],
+    )
   })
 })
