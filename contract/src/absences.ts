@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { Choice } from './records.ts'
+import { Choice, TakenFish } from './records.ts'
 import { closed, IsoDate, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
 import { Rung } from './standIns.ts'
 import { SentenceText } from './facts.ts'
@@ -44,7 +44,7 @@ export const AbsenceDish = closed({
   date: nullable(Type.String()),
   covers: Type.Integer({ minimum: 1 }),
   /** What is taken now, as the dish would have bought it. */
-  taken: closed({ choice: Choice, common: Text(80), offer: Text(80), buyG: Type.Number() }),
+  taken: closed({ choice: TakenFish, common: Text(80), offer: Text(80), buyG: Type.Number() }),
   ladder: Type.Array(Rung, { maxItems: 4 }),
   /** Why there is no rung at all, in words. */
   emptyBecause: nullable(SentenceText(300)),
@@ -83,8 +83,8 @@ export const AbsencePlan = closed(
 )
 export type AbsencePlan = Static<typeof AbsencePlan>
 
-/** One dish that changes its fish, at the revision the plan was made from. */
-export const AbsenceMove = closed({ servingId: Text(40), revision: Type.Integer({ minimum: 1 }), choice: Choice })
+/** One dish that changes its fish, at the revision the plan was made from; in a pot of several the missing one alone. */
+export const AbsenceMove = closed({ servingId: Text(40), revision: Type.Integer({ minimum: 1 }), choice: TakenFish })
 export type AbsenceMove = Static<typeof AbsenceMove>
 
 export const AbsenceInput = closed({ ...span, moves: Type.Array(AbsenceMove, { maxItems: 500 }) }, { $id: 'AbsenceInput' })

@@ -13,6 +13,7 @@ export const CoverRung = closed({
   standIn: Type.Number(),
   buyG: Type.Number(),
   changes: Type.Array(Change),
+  otherAllergen: Type.Boolean({ description: 'Of another allergen class than the fish it stands in for: then the first change tells it.' }),
 })
 export type CoverRung = Static<typeof CoverRung>
 
@@ -22,6 +23,8 @@ export const CoverRow = closed({
   /** The day it is served; null where no day is set yet. */
   date: nullable(Type.String()),
   covers: Type.Integer({ minimum: 1 }),
+  /** How many kinds of fish share the portions; of a pot of several each has a row of its own. */
+  kinds: Type.Integer({ minimum: 1, maximum: 5 }),
   fish: nullable(
     closed({
       species: ScientificName,

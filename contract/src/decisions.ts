@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { Brief } from './brief.ts'
 import { LineUp } from './lineUp.ts'
+import { Beside } from './records.ts'
 import { closed, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
 import { FORMS } from './vocabulary.ts'
 
@@ -11,6 +12,7 @@ export const DecisionInput = closed(
     species: ScientificName,
     offerId: Text(120),
     form: oneOf(FORMS),
+    beside: Type.Optional(Beside),
     note: Type.Optional(Text(400)),
     /** Whether the line-up behind it is that of what can be bought, where anything can. */
     onlyOffered: Type.Optional(Type.Boolean()),
@@ -38,6 +40,8 @@ export const Decision = closed(
     common: Text(80),
     offerId: Text(120),
     form: oneOf(FORMS),
+    /** The others of a pot of several, by their common names; null where one fish does it alone. */
+    beside: nullable(Type.Array(Text(80), { minItems: 1, maxItems: 4 })),
     place: Place,
     fit: Fit,
     note: nullable(Text(400)),

@@ -54,7 +54,9 @@ export { Problem, ProblemDetails, type Result } from './problems.ts'
 export {
   ServingInput,
   ServingRecord,
+  Beside,
   Choice,
+  TakenFish,
   DishInput,
   DishRecord,
   HouseSpeciesInput,

@@ -42,7 +42,13 @@ export const Listing = closed({ status: oneOf(['prohibited', 'restricted']), yea
 export type Listing = Static<typeof Listing>
 
 /** A form an offer is sold in, with the share of the whole fish it keeps. */
-export const OfferForm = closed({ form: oneOf(FORMS), yieldOfWhole: Range })
+export const OfferForm = closed({
+  form: oneOf(FORMS),
+  yieldOfWhole: Range,
+  sold: Type.Optional(
+    Type.Boolean({ description: 'False where only what can be bought answers and nobody has it so; it is still cut so.' }),
+  ),
+})
 export type OfferForm = Static<typeof OfferForm>
 
 /** What a kilogram of one form costs today, and what that rests on. */

@@ -5,8 +5,15 @@ import { closed, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
 import { SourceSpecies } from './sourceSpecies.ts'
 import { FORMS } from './vocabulary.ts'
 
-/** The fish taken for a dish, as the cook last chose it. */
-export const Choice = closed({ species: ScientificName, offerId: Text(120), form: oneOf(FORMS) })
+/** One fish as it is bought. */
+export const TakenFish = closed({ species: ScientificName, offerId: Text(120), form: oneOf(FORMS) })
+export type TakenFish = Static<typeof TakenFish>
+
+/** What goes into a pot of several beside its first fish; each is bought for an even share of the portions. */
+export const Beside = Type.Array(TakenFish, { minItems: 1, maxItems: 4 })
+
+/** The fish taken for a dish, as the cook last chose it; a pot, a fry or a board of several has the others beside it. */
+export const Choice = closed({ ...TakenFish.properties, beside: Type.Optional(Beside) })
 export type Choice = Static<typeof Choice>
 
 const stored = { id: Text(40), revision: Type.Integer({ minimum: 1 }), updatedAt: Type.String(), deletedAt: nullable(Type.String()) }

@@ -58,6 +58,7 @@ export const PotPlace = closed({
     description: 'Minutes until it is done, to order by; within a fifth. 0 where nothing is cooked or no medium tells them.',
   }),
   buyG: Type.Number({ minimum: 0 }),
+  portionCost: Type.Union([PortionCost, Type.Null()], { description: 'Of its share of a portion; null where its price is not known.' }),
   cautions: Type.Array(Caution),
   or: Type.Array(Text(80), { description: 'Near kin that fill the place as well, by common name.' }),
 })
@@ -65,6 +66,9 @@ export type PotPlace = Static<typeof PotPlace>
 
 export const Pot = closed({
   places: Type.Array(PotPlace, { description: 'In the order in which they go in, longest first.' }),
+  portionCost: Type.Union([PortionCost, Type.Null()], {
+    description: 'Of a portion of all of them; null where a price is not known or in another currency.',
+  }),
   score: Type.Number({ description: 'What the fits and the differences come to, 0..100.' }),
   apart: Type.Number({ description: 'Smallest texture distance between two of them, in shoulders, 0..1.' }),
 })

@@ -13,7 +13,16 @@ export { applyOpenings } from './gates/index.ts'
 export { byFit, countRows, createBoard, rankBoard, rankLineUp, stepBoard, type Board, type Entry } from './lineUp/index.ts'
 export { applyMarket, applyPrices, computeStockStanding, isClosed, keepOffered, midMonth, resolveSeason } from './market/index.ts'
 export { findCautions, findRawRefusal, hasVulnerable, isServedRaw, listSafetyNotes } from './safety/index.ts'
-export { isOver, listComing, pickPerDish, type DatedServing, type KeptDish, type KeptDishes } from './kept/index.ts'
+export {
+  isOver,
+  listComing,
+  listTaken,
+  pickPerDish,
+  replaceTaken,
+  type DatedServing,
+  type KeptDish,
+  type KeptDishes,
+} from './kept/index.ts'
 export { findStandIns, mapSwaps } from './standIns/index.ts'
 export { AXES, DEFAULT_PORTION_G, ENGINE_VERSION, FORMS_FOR } from './tables/constants.ts'
 export { createPlainBrief, gridCell, usualFormats } from './tables/cuts.ts'

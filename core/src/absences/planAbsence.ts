@@ -1,6 +1,6 @@
-import type { Fact, AbsencePlanRequest, Choice, OfferSheet, Result, Supply, SupplyUse } from '@tender-gill/contract'
+import type { Fact, AbsencePlanRequest, OfferSheet, Result, Supply, SupplyUse, TakenFish } from '@tender-gill/contract'
 import { mass, say, type AbsenceDish, type AbsencePlan, type Problem, type Rung, type StandIns } from '../facts/index.ts'
-import { findLeader, isServedIn, type KeptDish, type KeptDishes } from '../kept/index.ts'
+import { findLeader, isServedIn, listTaken, type KeptDish, type KeptDishes } from '../kept/index.ts'
 import { createBoard } from '../lineUp/index.ts'
 import { findStandIns } from '../standIns/index.ts'
 import { createFindSpecies } from '../brief/index.ts'
@@ -19,11 +19,19 @@ export function markAbsent(sheet: OfferSheet, absence: Pick<AbsencePlanRequest, 
 
 interface Affected {
   readonly kept: KeptDish
-  readonly choice: Choice
+  /** The fish that is missing: the one it is, or one of its pot. */
+  readonly choice: TakenFish
   readonly standIns: StandIns
 }
 
-function askStandIns(kept: KeptDish, choice: Choice, request: AbsencePlanRequest, { sheetOf, today }: KeptDishes): Affected | undefined {
+/** The weights of a fish that shares the portions with others. */
+const shareOut = (answer: StandIns, kinds: number): StandIns => ({
+  ...answer,
+  missing: { ...answer.missing, buyG: Math.round(answer.missing.buyG / kinds) },
+  ladder: answer.ladder.map((rung) => ({ ...rung, buyG: Math.round(rung.buyG / kinds) })),
+})
+
+function askStandIns(kept: KeptDish, choice: TakenFish, request: AbsencePlanRequest, { sheetOf, today }: KeptDishes): Affected | undefined {
   const { because } = request
   const sheet = markAbsent(sheetOf(kept.brief), request)
   const asked = { ...kept.brief, missing: choice.species, missingOffer: choice.offerId, ...(because ? { because } : {}) }
@@ -32,7 +40,8 @@ function askStandIns(kept: KeptDish, choice: Choice, request: AbsencePlanRequest
   const answer = found.ok
     ? found
     : findStandIns({ ...kept.brief, missing: choice.species, ...(because ? { because } : {}) }, sheet, { today })
-  return answer.ok ? { kept, choice, standIns: answer.value } : undefined
+  const kinds = kept.choice ? listTaken(kept.choice).length : 1
+  return answer.ok ? { kept, choice, standIns: shareOut(answer.value, kinds) } : undefined
 }
 
 const dishName = ({ kept }: Affected): string => kept.brief.dish
@@ -156,8 +165,8 @@ export function* stepAbsencePlan(
     yield i
     const { choice } = kept
     if (choice) {
-      const own = concerns(named, { species: choice.species, id: choice.offerId })
-      const found = own ? askStandIns(kept, choice, named, context) : undefined
+      const missing = listTaken(choice).find((fish) => concerns(named, { species: fish.species, id: fish.offerId }))
+      const found = missing && askStandIns(kept, missing, named, context)
       if (found) affected.push(found)
       continue
     }

@@ -46,6 +46,26 @@ describe('what happened to a decision', () => {
     expect(alertsOf(priced(15.2, 20))).toEqual([])
   })
 
+  it('is that one fish of a pot is closed, whichever it is', () => {
+    const closed = buildSheet(
+      ...priced(15, 20).offers.map((offer) =>
+        offer.species === 'Piscis duo' ? { ...offer, absent: { until: TODAY, because: null } } : offer,
+      ),
+    )
+    const beside = { species: 'Piscis duo', offerId: 'piscis-duo.wild.fresh.body', form: 'fillet-skin-on' } as const
+    const pot = { ...choice, beside: [beside] }
+    const steps = stepAlerts(
+      [{ kept: { id: 'pot', revision: 1, brief: buildBrief(BRIEF), choice: pot }, choice: pot, then: { leader: null, portionCost: null } }],
+      {
+        today: TODAY,
+        sheetOf: () => closed,
+      },
+    )
+    let step: IteratorResult<number, DecisionAlert[]> = steps.next()
+    while (!step.done) step = steps.next()
+    expect(step.value).toMatchObject([{ kind: 'gone', common: 'Other' }])
+  })
+
   it('is that another fish leads once its price has passed the turning point', () => {
     const [alert, ...more] = alertsOf(priced(30, 14), {
       brief: { ...BRIEF, budget: { perPortion: 12, currency: 'EUR' } },

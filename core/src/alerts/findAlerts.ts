@@ -1,7 +1,7 @@
-import type { ResolvedOffer, AlertKind, Choice, Fact, Gate, PortionCost } from '@tender-gill/contract'
+import type { ResolvedOffer, AlertKind, Choice, Fact, Gate, PortionCost, TakenFish } from '@tender-gill/contract'
 import { money, say, term, type DecisionAlert } from '../facts/index.ts'
 import { computePortionCost } from '../amounts/index.ts'
-import { findLeader, isOffered, type KeptDish, type KeptDishes } from '../kept/index.ts'
+import { findLeader, isOffered, listTaken, type KeptDish, type KeptDishes } from '../kept/index.ts'
 import { createBoard, type Board, type Entry } from '../lineUp/index.ts'
 
 /** A dish with the decision that stands: who led then, and what a portion of the fish taken cost. */
@@ -32,13 +32,13 @@ interface Happened {
 const findRival = (taken: Entry, board: Board): ResolvedOffer | undefined =>
   findLeader(board, { onlyOffered: isOffered(taken) })?.candidate.offer
 
-function findHappened(entry: Entry, common: string, { choice, then }: DecidedDish, board: Board): Happened | null {
-  const [gate] = entry.gates
-  if (gate)
-    return {
-      kind: KIND_OF_GATE[gate] ?? 'closed',
-      sentence: say('alert.closed', { fish: common, gate: term('gate', gate) }),
-    }
+/** What closes a fish that was taken; null where nothing does. */
+const findClosed = ({ gates: [gate], candidate: { offer } }: Entry): Happened | null =>
+  gate ? { kind: KIND_OF_GATE[gate] ?? 'closed', sentence: say('alert.closed', { fish: offer.common, gate: term('gate', gate) }) } : null
+
+/** What happened to the price and the place of a fish that still can do the dish. */
+function findMoved(entry: Entry, { choice, then }: DecidedDish, board: Board): Happened | null {
+  const { common } = entry.candidate.offer
   const cost = computePortionCost(entry.candidate.offer, entry.candidate.form, board.brief)
   const was = then.portionCost
   const { budget } = board.brief
@@ -50,7 +50,8 @@ function findHappened(entry: Entry, common: string, { choice, then }: DecidedDis
       sentence: say('alert.over-budget', { fish: common, budget: money(budget.perPortion, budget.currency), rise }),
     }
   const leader = findRival(entry, board)
-  const ledThen = then.leader === choice.species
+  // The fish of a pot lead their places together: none of them led the line-up.
+  const ledThen = then.leader === choice.species && choice.beside === undefined
   if (ledThen && leader && leader.species !== choice.species)
     return {
       kind: 'lost-lead',
@@ -63,9 +64,21 @@ function findHappened(entry: Entry, common: string, { choice, then }: DecidedDis
   return null
 }
 
+/** The gravest thing that happened, with the fish it happened to: what is closed before what moved. */
+function findHappened(one: DecidedDish, board: Board): { readonly entry: Entry; readonly happened: Happened } | null {
+  const entryOf = ({ offerId }: TakenFish) => board.entries.find(({ candidate }) => candidate.offer.id === offerId)
+  for (const entry of listTaken(one.choice).flatMap((fish) => entryOf(fish) ?? [])) {
+    const happened = findClosed(entry)
+    if (happened) return { entry, happened }
+  }
+  const first = entryOf(one.choice)
+  const happened = first ? findMoved(first, one, board) : null
+  return first && happened ? { entry: first, happened } : null
+}
+
 /**
  * What happened to decisions since they were taken: closed, below the house's floor, not to be had, past the budget, no longer first, or
- * much dearer; the gravest only. Dishes of days gone by are passed over. Runs a dish at a time; yields how many are done.
+ * much dearer; the gravest only, of whichever fish of a pot it is. Dishes of days gone by are passed over. Runs a dish at a time; yields how many are done.
  */
 export function* stepAlerts(
   decided: readonly DecidedDish[],
@@ -78,11 +91,10 @@ export function* stepAlerts(
     if (brief.date !== undefined && brief.date < today) continue
     const laid = createBoard(brief, sheetOf(brief), today)
     if (!laid.ok) continue
-    const entry = laid.value.entries.find(({ candidate }) => candidate.offer.id === one.choice.offerId)
-    if (!entry) continue
+    const told = findHappened(one, laid.value)
+    if (!told) continue
+    const { entry, happened } = told
     const { common } = entry.candidate.offer
-    const happened = findHappened(entry, common, one, laid.value)
-    if (!happened) continue
     const leader = findRival(entry, laid.value)
     const leaderNow = leader && leader.species !== one.choice.species ? leader.common : null
     alerts.push({ servingId: id, dish: brief.dish, common, ...happened, leaderNow })

@@ -52,6 +52,27 @@ describe('the cover card', () => {
     expect(parseCoverCard(JSON.parse(JSON.stringify(told(card()))))).toMatchObject({ ok: true })
   })
 
+  it('has a row for each fish of a pot, bought for its share, and counts the covers of the dish once', () => {
+    const pot = dish('pot', { method: 'stew', format: 'chunk', covers: 12 }, { ...monkfish, beside: [cod] })
+    const alone = (choice: KeptDish['choice']) => card([{ ...pot, choice }]).rows[0]
+    const { rows, covers, hangs } = card([pot])
+    expect(covers).toBe(12)
+    expect(rows.map(({ kinds, fish }) => [kinds, fish?.common])).toEqual([
+      [2, alone(monkfish)?.fish?.common],
+      [2, alone(cod)?.fish?.common],
+    ])
+    for (const [i, choice] of [monkfish, cod].entries())
+      expect(Math.abs((rows[i]?.fish?.buyG ?? 0) * 2 - (alone(choice)?.fish?.buyG ?? 0))).toBeLessThanOrEqual(1)
+    expect(told(hangs).find(({ kind }) => kind === 'merchant')).toMatchObject({ covers: 12, share: 1, dishes: ['pot'] })
+  })
+
+  it('marks a stand-in of another allergen, however much of the ladder is printed', () => {
+    const open = dish('open', { method: 'grill', format: 'chunk', kinds: ['fish', 'mollusc'] }, monkfish)
+    const allergens = new Map(bare.offers.map(({ label, species, allergen }) => [`${species}|${label}`, allergen]))
+    for (const { species, offer, otherAllergen } of card([open]).rows.flatMap(({ ladder }) => ladder))
+      expect(otherAllergen).toBe(allergens.get(`${species}|${offer}`) !== 'fish')
+  })
+
   it('adds up the covers that hang on one merchant, one fish, the weather and the farms', () => {
     const { hangs } = told(card(DISHES.filter(({ id }) => id !== 'special')))
     const hang = (kind: string, subject: string) => hangs.find((one) => one.kind === kind && one.subject === subject)

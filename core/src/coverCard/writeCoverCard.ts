@@ -1,7 +1,8 @@
-import type { Fact, ResolvedOffer } from '@tender-gill/contract'
+import type { Fact, ResolvedOffer, TakenFish } from '@tender-gill/contract'
 import { named, say, type CoverCard, type CoverHang, type CoverRow } from '../facts/index.ts'
-import { findLeader, isServedIn, type KeptDish, type KeptDishes } from '../kept/index.ts'
+import { findLeader, isServedIn, listTaken, type KeptDish, type KeptDishes } from '../kept/index.ts'
 import { createBoard } from '../lineUp/index.ts'
+import { groupBy } from '../lists/index.ts'
 import { findCauses, findStandIns } from '../standIns/index.ts'
 import type { Candidate } from '../traits/index.ts'
 
@@ -21,46 +22,55 @@ const nobody = ({ id, brief }: KeptDish): CoverRow => ({
   dish: brief.dish,
   date: brief.date ?? null,
   covers: brief.covers ?? 1,
+  kinds: 1,
   fish: null,
   ladder: [],
   atLeastOne: 0,
 })
 
-function findFish({ choice }: KeptDish, offers: readonly ResolvedOffer[], leader: Candidate | undefined): Candidate | undefined {
-  const taken = choice && offers.find(({ id }) => id === choice.offerId)
-  return taken ? { offer: taken, form: choice.form } : leader
+const findFish = ({ offerId, form }: TakenFish, offers: readonly ResolvedOffer[]): readonly Candidate[] =>
+  offers.flatMap((offer) => (offer.id === offerId ? [{ offer, form }] : []))
+
+/** A row for each fish of a dish: those taken, or the one that leads. */
+function writeRows(kept: KeptDish, context: KeptDishes): readonly Written[] {
+  const sheet = context.sheetOf(kept.brief)
+  const taken = kept.choice ? listTaken(kept.choice).flatMap((fish) => findFish(fish, sheet.offers)) : []
+  if (taken.length > 0) return taken.map((fish) => writeRow(kept, fish, taken.length, context))
+  const board = createBoard(kept.brief, sheet, context.today)
+  const leader = board.ok ? findLeader(board.value, { onlyOffered: true })?.candidate : undefined
+  return [leader ? writeRow(kept, leader, 1, context) : { row: nobody(kept), candidate: undefined }]
 }
 
-function writeRow(kept: KeptDish, { sheetOf, today }: KeptDishes): Written {
-  const sheet = sheetOf(kept.brief)
-  const board = createBoard(kept.brief, sheet, today)
-  const fish = board.ok ? findFish(kept, sheet.offers, findLeader(board.value, { onlyOffered: true })?.candidate) : undefined
-  if (!fish) return { row: nobody(kept), candidate: undefined }
+function writeRow(kept: KeptDish, fish: Candidate, kinds: number, { sheetOf, today }: KeptDishes): Written {
   const { offer, form } = fish
+  const sheet = sheetOf(kept.brief)
   const found = findStandIns({ ...kept.brief, missing: offer.species, missingOffer: offer.id }, sheet, { today })
   if (!found.ok) return { row: nobody(kept), candidate: undefined }
   const { ladder, atLeastOne, missing } = found.value
+  const allergens = new Map(sheet.offers.map(({ id, allergen }) => [id, allergen]))
   return {
     candidate: fish,
     row: {
       ...nobody(kept),
+      kinds,
       fish: {
         species: offer.species,
         common: offer.common,
         offer: offer.label,
         form,
-        buyG: missing.buyG,
+        buyG: Math.round(missing.buyG / kinds),
         taken: kept.choice !== null,
         absentUntil: offer.absent?.until ?? null,
       },
-      ladder: ladder.map(({ species, common, offer: label, form: bought, standIn, buyG, changes }) => ({
+      ladder: ladder.map(({ species, common, offerId, offer: label, form: bought, standIn, buyG, changes }) => ({
         species,
         common,
         offer: label,
         form: bought,
         standIn,
-        buyG,
+        buyG: Math.round(buyG / kinds),
         changes,
+        otherAllergen: allergens.get(offerId) !== offer.allergen,
       })),
       atLeastOne,
     },
@@ -93,12 +103,20 @@ function listHangs(candidate: Candidate): readonly Hang[] {
   ]
 }
 
-/** What part of all covers hangs on one thing, the most first. */
+/** Rows of one dish stand beside each other; its covers count once, however many fish are in it. */
+const byServing = (written: readonly Written[]): readonly (readonly Written[])[] => [
+  ...groupBy(written, ({ row }) => row.servingId).values(),
+]
+const countCovers = (written: readonly Written[]): number => byServing(written).reduce((sum, [first]) => sum + (first?.row.covers ?? 0), 0)
+
+/** What part of all covers hangs on one thing, the most first. A dish hangs on whatever one of its fish does. */
 function sumHangs(written: readonly Written[]): CoverHang[] {
-  const covers = written.reduce((sum, { row }) => sum + row.covers, 0)
+  const covers = countCovers(written)
   const hangs = new Map<string, CoverHang>()
-  for (const { row, candidate } of written)
-    for (const { key, kind, subject } of candidate ? listHangs(candidate) : []) {
+  for (const rows of byServing(written)) {
+    const own = new Map(rows.flatMap(({ candidate }) => (candidate ? listHangs(candidate) : [])).map((hang) => [hang.key, hang]))
+    const [{ row }] = rows as readonly [Written]
+    for (const { key, kind, subject } of own.values()) {
       const before = hangs.get(key) ?? { kind, subject, covers: 0, share: 0, dishes: [] }
       hangs.set(key, {
         ...before,
@@ -107,6 +125,7 @@ function sumHangs(written: readonly Written[]): CoverHang[] {
         dishes: [...before.dishes, row.dish],
       })
     }
+  }
   return [...hangs].sort(([aKey, a], [bKey, b]) => b.covers - a.covers || (aKey < bKey ? -1 : 1)).map(([, hang]) => hang)
 }
 
@@ -115,15 +134,15 @@ const byDay = (a: Written, b: Written) => ((a.row.date ?? '') < (b.row.date ?? '
 /** The card of some days, a dish at a time; yields how many are written. Servings for which no day is set yet come first, then by day. */
 export function* stepCoverCard({ from, to }: CardDays, context: KeptDishes): Generator<number, CoverCard> {
   const written: Written[] = []
-  for (const kept of context.dishes.filter(({ brief }) => isServedIn(brief, { from, to }))) {
-    yield written.length
-    written.push(writeRow(kept, context))
+  for (const [i, kept] of context.dishes.filter(({ brief }) => isServedIn(brief, { from, to })).entries()) {
+    yield i
+    written.push(...writeRows(kept, context))
   }
   const sorted = [...written].sort(byDay)
   return {
     from,
     to,
-    covers: sorted.reduce((sum, { row }) => sum + row.covers, 0),
+    covers: countCovers(sorted),
     rows: sorted.map(({ row }) => row),
     hangs: sumHangs(sorted),
   }

@@ -2,7 +2,7 @@ import type { FishFirstRequest, OfferSheet, Result } from '@tender-gill/contract
 import type { FishFirst, Problem } from '../facts/index.ts'
 import { createFindSpecies } from '../brief/index.ts'
 import { ENGINE_VERSION } from '../tables/constants.ts'
-import { rankSeenDishes } from './rankSeenDishes.ts'
+import { rankSeenDishes, type SeenOptions } from './rankSeenDishes.ts'
 import { rankSeenMethods } from './rankSeenMethods.ts'
 import { readSeen } from './readSeen.ts'
 
@@ -14,14 +14,14 @@ import { readSeen } from './readSeen.ts'
 export function answerFishFirst(
   { seen, dishes = [], date }: FishFirstRequest,
   sheet: OfferSheet,
-  { today }: { readonly today: string },
+  { today, ...options }: SeenOptions,
 ): Result<FishFirst, readonly Problem[]> {
   const day = date ?? today
   const findSpecies = createFindSpecies(sheet.offers)
   const read = seen.map((one, i) => readSeen(one, i, sheet.offers, findSpecies))
   const fish = read.flatMap((answer) => (answer.ok ? [answer.value] : []))
   const problems = read.flatMap((answer) => (answer.ok ? [] : answer.error))
-  const ranked = rankSeenDishes(dishes, fish, sheet, day)
+  const ranked = rankSeenDishes(dishes, fish, sheet, { ...options, today: day })
   if (problems.length > 0 || !ranked.ok) return { ok: false, error: [...problems, ...(ranked.ok ? [] : ranked.error)] }
   return {
     ok: true,

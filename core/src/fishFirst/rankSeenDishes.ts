@@ -13,11 +13,20 @@ import {
   type Board,
   type Entry,
 } from '../lineUp/index.ts'
+import { isOffered } from '../kept/index.ts'
 import { findCautions } from '../safety/index.ts'
 import { describeWorst, judgeSeen, pickSeen } from './judgeSeen.ts'
 import type { Seen } from './readSeen.ts'
 import { describeCost, describeFish } from '../rows/index.ts'
 import { toTenth, toThousandth } from '../rounding/index.ts'
+
+export interface SeenOptions {
+  readonly today: string
+  /** What a dish of another day is answered from; all are from the sheet at hand where this is left out. */
+  readonly sheetOf?: (brief: Brief) => OfferSheet
+  /** Whether a fish that was seen stands among what can be bought, and not among all of the book. */
+  readonly onlyOffered?: boolean
+}
 
 interface Laid {
   readonly board: Board
@@ -33,7 +42,7 @@ function layBeside(board: Board, seen: readonly Seen[]): Laid {
   const { brief } = board
   const onDay = new Map(board.entries.map(({ candidate: { offer } }) => [offer.id, offer]))
   const dressed = seen.map(({ matches, dress }) => matches.map((offer) => dress(onDay.get(offer.id) ?? withFreezing(offer, brief))))
-  const scoring = createScoring(brief, [...board.entries.map(({ candidate }) => candidate.offer), ...dressed.flat()])
+  const scoring = createScoring(brief, [...board.whole, ...dressed.flat()])
   const own = seen.map((fish, i) => (dressed[i] ?? []).map((offer) => judgeSeen(fish, offer, brief, scoring)))
   if (scoring.asks.length === board.scoring.asks.length) return { board, own }
   const judge = ({ candidate }: Entry): Entry => judgeOffer(candidate.offer, brief, scoring)
@@ -41,9 +50,10 @@ function layBeside(board: Board, seen: readonly Seen[]): Laid {
 }
 
 /** The offer that stands for every other species, in standing order. */
-function listOthers({ considered, brief, scoring }: Board, seen: readonly Seen[]): readonly Entry[] {
+function listOthers({ considered, brief, scoring }: Board, seen: readonly Seen[], onlyOffered: boolean): readonly Entry[] {
   const species = new Set(seen.map((fish) => fish.species))
-  const passing = considered.filter(({ gates, candidate }) => gates.length === 0 && !species.has(candidate.offer.species))
+  const able = considered.filter(({ gates, candidate }) => gates.length === 0 && !species.has(candidate.offer.species))
+  const passing = onlyOffered ? able.filter(isOffered) : able
   return [...groupBySpecies(pickStanding(passing, brief, scoring)).values()].flatMap((group) => pickForSpecies(group, brief))
 }
 
@@ -80,12 +90,12 @@ function rankForDish(
   at: number,
   seen: readonly Seen[],
   sheet: OfferSheet,
-  today: string,
+  { today, onlyOffered = false, sheetOf = () => sheet }: SeenOptions,
 ): Result<DishForSeen, readonly Problem[]> {
-  const laid = createBoard(brief, sheet, today)
+  const laid = createBoard(brief, sheetOf(brief), today)
   if (!laid.ok) return { ok: false, error: laid.error.map(({ path, message }) => ({ path: `/dishes/${at}${path}`, message })) }
   const { board, own } = layBeside(laid.value, seen)
-  const others = listOthers(board, seen)
+  const others = listOthers(board, seen, onlyOffered)
   const rows = own.flatMap((entries, i) => {
     const entry = pickSeen(entries, board.brief, board.scoring)
     return entry ? [describeSeen(entry, i, seen[i]?.totalG ?? null, board, others)] : []
@@ -98,9 +108,9 @@ export function rankSeenDishes(
   dishes: readonly Brief[],
   seen: readonly Seen[],
   sheet: OfferSheet,
-  today: string,
+  options: SeenOptions,
 ): Result<readonly DishForSeen[], readonly Problem[]> {
-  const answers = dishes.map((brief, at) => rankForDish(brief, at, seen, sheet, today))
+  const answers = dishes.map((brief, at) => rankForDish(brief, at, seen, sheet, options))
   const problems = answers.flatMap((answer) => (answer.ok ? [] : answer.error))
   if (problems.length > 0) return { ok: false, error: problems }
   const best = ({ rows }: DishForSeen) => rows[0]?.fit ?? -1

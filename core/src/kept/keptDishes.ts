@@ -1,4 +1,4 @@
-import type { Brief, Choice, OfferSheet } from '@tender-gill/contract'
+import type { Brief, Choice, OfferSheet, TakenFish } from '@tender-gill/contract'
 import { findPrice } from '../amounts/index.ts'
 import { byFit, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
 
@@ -8,6 +8,16 @@ export interface KeptDish {
   readonly revision: number
   readonly brief: Brief
   readonly choice: Choice | null
+}
+
+/** Every fish taken for a dish: the one it is, or all that go into its pot. Each is bought for an even share of the portions. */
+export const listTaken = ({ beside = [], ...first }: Choice): readonly TakenFish[] => [first, ...beside]
+
+/** A choice with one of its fish changed for another. @param offerId the fish to change; where it is not in it, the choice becomes the other fish */
+export function replaceTaken(choice: Choice, offerId: string, fish: TakenFish): Choice {
+  const [first, ...beside] = listTaken(choice).map((taken) => (taken.offerId === offerId ? fish : taken))
+  if (first === undefined || !listTaken(choice).some((taken) => taken.offerId === offerId)) return fish
+  return beside.length > 0 ? { ...first, beside } : first
 }
 
 /** The dishes of a kitchen with what they are answered from. */
@@ -28,12 +38,11 @@ export const isOffered = ({ candidate: { offer, form } }: Entry): boolean => fin
 
 /**
  * The fish that leads a dish, in the offer that stands for it; undefined where none can do it.
- * @param onlyOffered whether only what has a price may lead, where anything that can do the dish has one
+ * @param onlyOffered whether only what has a price may lead, where anything has one
  */
 export function findLeader(board: Board, { onlyOffered = false }: { readonly onlyOffered?: boolean } = {}): Entry | undefined {
   const able = board.considered.filter(({ gates }) => gates.length === 0)
-  const offered = onlyOffered ? able.filter(isOffered) : []
-  const passing = offered.length > 0 ? offered : able
+  const passing = onlyOffered && board.considered.some(isOffered) ? able.filter(isOffered) : able
   const standing = pickStanding(passing, board.brief, board.scoring)
   const first = [...standing].sort(byFit)[0]?.candidate.offer.species
   return first === undefined

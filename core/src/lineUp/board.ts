@@ -5,7 +5,7 @@ import { createFindSpecies, hidesTheFish, normaliseBrief, type FindSpecies, type
 import { computePortionCost, findPrice } from '../amounts/index.ts'
 import { computeFit, createScoring, withAsks, type Fit, type Scoring } from '../fit/index.ts'
 import { findGates, findStructuralGates, type OfferOn } from '../gates/index.ts'
-import { applyMarket, type MarketDay } from '../market/index.ts'
+import { applyMarket, type ChosenSheet, type MarketDay } from '../market/index.ts'
 import { EVEN_PARTS } from '../tables/formats.ts'
 import { readAskTable } from '../tables/styles.ts'
 import { findForms, type Candidate } from '../traits/index.ts'
@@ -29,6 +29,8 @@ export interface Board {
   readonly scoring: Scoring
   /** One entry an offer: its best form for this brief. The whole sheet, in the pool or not. */
   readonly entries: readonly Entry[]
+  /** All offers of the day, whoever of them answers: what is scored is settled by these. */
+  readonly whole: readonly ResolvedOffer[]
   /** The entries that the brief considers. */
   readonly considered: readonly Entry[]
   readonly findSpecies: FindSpecies
@@ -64,7 +66,7 @@ function pickForm(entries: readonly Entry[], brief: NormalisedBrief): Entry | un
 /** Judges one offer in every form that gives the cut; an offer with no such form is judged in the first form it is sold in. */
 export function judgeForms(offer: ResolvedOffer, brief: NormalisedBrief, scoring: Scoring): readonly Entry[] {
   const forms = findForms(offer, brief)
-  const fallback = offer.forms[0]?.form ?? 'whole'
+  const fallback = offer.forms.find(({ sold }) => sold !== false)?.form ?? offer.forms[0]?.form ?? 'whole'
   // Forms differ in cost alone: where no price is known the most usual one stands for all.
   const usual = offer.prices.length > 0 || brief.house.bought !== null ? forms : forms.slice(0, 1)
   const all: readonly Candidate[] = (usual.length > 0 ? usual : [fallback]).map((form) => ({ offer, form }))
@@ -146,16 +148,17 @@ const once = <T>(make: () => T): (() => T) => {
  * Lays a brief over a sheet of offers: names and asks resolved, the brief's own market applied, every offer judged.
  * @returns the board, or every problem of the brief with its place
  */
-export function createBoard(rawBrief: Brief, sheet: OfferSheet, today: string): Result<Board, readonly Problem[]> {
-  const findSpecies = createFindSpecies(sheet.offers)
+export function createBoard(rawBrief: Brief, sheet: ChosenSheet, today: string): Result<Board, readonly Problem[]> {
+  const { chosenFrom: whole = sheet } = sheet
+  const findSpecies = createFindSpecies(whole.offers)
   const options: NormaliseOptions = { findSpecies, today, leanings: sheet.leanings }
   const normalised = normaliseBrief(rawBrief, options)
   if (!normalised.ok) return normalised
   const brief = normalised.value
   const day = { date: brief.date, waters: brief.waters, findSpecies }
-  const dressed = layDay(rawBrief, sheet, day)
-  const offers = dressed.map((offer) => withFreezing(offer, brief))
-  const scoring = createScoring(brief, offers)
+  const offers = layDay(rawBrief, sheet, day).map((offer) => withFreezing(offer, brief))
+  const all = whole === sheet ? offers : layDay(rawBrief, whole, day)
+  const scoring = createScoring(brief, all)
   const pool = brief.pool ? new Set(brief.pool) : null
   const entries = offers.map((offer) => judgeOffer(offer, brief, scoring))
   const considered = entries.filter(({ candidate: { offer } }) => (pool ? pool.has(offer.species) : offer.hidden !== true))
@@ -170,7 +173,7 @@ export function createBoard(rawBrief: Brief, sheet: OfferSheet, today: string): 
   const otherWays = once(() => listOtherWays(rawBrief, offers, options))
   return {
     ok: true,
-    value: { rawBrief, brief, options, scoring, entries, considered, findSpecies, offerOn, otherWays, withoutLeanings },
+    value: { rawBrief, brief, options, scoring, entries, whole: all, considered, findSpecies, offerOn, otherWays, withoutLeanings },
   }
 }
 

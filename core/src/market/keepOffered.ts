@@ -1,14 +1,20 @@
 import type { OfferSheet } from '@tender-gill/contract'
 
+/** Some offers of a day. What is scored and which names are known is settled by all of them, so that a fish has one fit whoever stands beside it. */
+export interface ChosenSheet extends OfferSheet {
+  readonly chosenFrom?: OfferSheet
+}
+
 /**
- * What can be bought on a day: the offers that have a price, in the forms that have one. What can be cut from such a form still can.
+ * What can be bought on a day: the offers that have a price, bought in the forms that have one. What can be cut from such a form still can.
  * @returns a sheet of its own; empty of offers where nothing has a price
  */
-export function keepOffered(sheet: OfferSheet): OfferSheet {
+export function keepOffered(sheet: OfferSheet): ChosenSheet {
   const offers = sheet.offers.flatMap((offer) => {
     const priced = new Set(offer.prices.map(({ form }) => form))
-    const forms = offer.forms.filter(({ form }) => priced.has(form))
-    return forms.length > 0 ? [{ ...offer, forms }] : []
+    if (!offer.forms.some(({ form }) => priced.has(form))) return []
+    // A form nobody sells is no way to buy it, and still what is cut from the others.
+    return [{ ...offer, forms: offer.forms.map((one) => (priced.has(one.form) ? one : { ...one, sold: false })) }]
   })
-  return { ...sheet, offers }
+  return { ...sheet, offers, chosenFrom: sheet }
 }

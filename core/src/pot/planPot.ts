@@ -1,4 +1,4 @@
-import type { Fact, BandKey, Brief, OfferSheet, PotRequest, Result } from '@tender-gill/contract'
+import type { AskKey, Fact, BandKey, Brief, PortionCost, PotRequest, Result } from '@tender-gill/contract'
 import {
   phrase,
   say,
@@ -9,31 +9,41 @@ import {
   type PotPlan,
   type Problem,
 } from '../facts/index.ts'
-import { computeWeightToBuyG } from '../amounts/index.ts'
+import { computePortionCost, computeWeightToBuyG } from '../amounts/index.ts'
 import { cookFish } from '../cooking/index.ts'
-import { computeFit, createScoring, explainPoints } from '../fit/index.ts'
+import { computeFit, createScoring, explainPoints, type Scoring } from '../fit/index.ts'
 import { createBoard, groupBySpecies, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
+import type { ChosenSheet } from '../market/index.ts'
 import { computeKinship } from '../relatives/index.ts'
 import { findCautions } from '../safety/index.ts'
 import { assignPot, type PotChoice } from './assignPot.ts'
 import { listRoles, type Role } from './roles.ts'
 import { describeFish } from '../rows/index.ts'
-import { toTenth, toThousandth } from '../rounding/index.ts'
-import { ALL_KINDS } from '../traits/index.ts'
+import { toHundredth, toTenth, toThousandth } from '../rounding/index.ts'
+import { ALL_KINDS, isMarketKey } from '../traits/index.ts'
 
 /** Fish in a pot that does not say how many. */
 const POT_PLACES = 3
 /** A role below this fit makes the set infeasible. */
 const LEAST_ROLE_FIT = 40
 
-/** A place of the pot as a brief: what it asks, and what those who eat ask of every fish in it. */
-const roleBrief = (brief: NormalisedBrief, { asks, why }: Role): NormalisedBrief => ({
-  ...brief,
-  asks: {
-    ...Object.fromEntries(Object.entries(brief.asks).filter(([, ask]) => ask.because.includes('diner'))),
-    ...roleAsks(asks, why, brief),
-  },
-})
+/** What the dish asks of every fish in the pot, whatever its place: what those who eat need, and price, stock and season as in a line-up. */
+const asksOfAll = (brief: NormalisedBrief): NormalisedBrief['asks'] =>
+  Object.fromEntries(
+    Object.entries(brief.asks).filter(([key, ask]) => ask.because.includes('diner') || (key !== 'colour' && isMarketKey(key as AskKey))),
+  )
+
+/** A place of the pot with what is scored in it. */
+interface Place {
+  readonly role: Role
+  readonly brief: NormalisedBrief
+  readonly scoring: Scoring
+}
+
+function layPlace(role: Role, { brief, whole }: Board): Place {
+  const own = { ...brief, asks: { ...asksOfAll(brief), ...roleAsks(role.asks, role.why, brief) } }
+  return { role, brief: own, scoring: createScoring(own, whole) }
+}
 
 const roleAsks = (asks: Role['asks'], why: string, brief: NormalisedBrief): Record<string, NormalisedAsk> =>
   Object.fromEntries(
@@ -80,11 +90,13 @@ interface Group {
   readonly twins: readonly (readonly number[])[]
 }
 
-/** Puts choices that differ only by twins together under the best of them. */
+/** Puts choices that differ only by twins together under the best of them; the same fish in other places are no other pot. */
 function groupTwins(choices: readonly PotChoice[], entries: readonly Entry[]): readonly Group[] {
   const groups: { choice: PotChoice; twins: number[][] }[] = []
   const at = (fish: number) => entries[fish] as Entry
+  const nameFish = ({ fish }: PotChoice): string => [...fish].sort((a, b) => a - b).join()
   for (const choice of choices) {
+    if (groups.some((group) => nameFish(group.choice) === nameFish(choice))) continue
     const same = groups.find((group) => group.choice.fish.every((fish, role) => areTwins(at(fish), at(choice.fish[role] ?? fish))))
     if (!same) groups.push({ choice, twins: choice.fish.map(() => []) })
     else
@@ -96,14 +108,30 @@ function groupTwins(choices: readonly PotChoice[], entries: readonly Entry[]): r
   return groups
 }
 
-function describePot({ choice: { fish, value }, twins }: Group, entries: readonly Entry[], roles: readonly Role[], board: Board): Pot {
+/** What a share of a portion costs, its ends and all. */
+const shareCost = (cost: PortionCost | null, share: number): PortionCost | null =>
+  cost && { ...cost, low: cost.low / share, typical: cost.typical / share, high: cost.high / share }
+
+/** Costs of one currency added up, to the cent; null where one of them is not known. */
+function addCosts(costs: readonly (PortionCost | null)[]): PortionCost | null {
+  const known = costs.flatMap((cost) => cost ?? [])
+  const [first] = known
+  if (!first || known.length < costs.length || known.some(({ currency }) => currency !== first.currency)) return null
+  const sum = (end: 'low' | 'typical' | 'high') => toHundredth(known.reduce((total, cost) => total + cost[end], 0))
+  return { low: sum('low'), typical: sum('typical'), high: sum('high'), currency: first.currency }
+}
+
+function describePot({ choice: { fish, value }, twins }: Group, entries: readonly Entry[], laid: readonly Place[], board: Board): Pot {
   const { brief } = board
   const share = fish.length
-  const places = roles.map((role, i): PotPlace => {
+  const costs = fish.map((at) => {
+    const { offer, form } = (entries[at] as Entry).candidate
+    return shareCost(computePortionCost(offer, form, brief), share)
+  })
+  const places = laid.map(({ role, brief: own, scoring }, i): PotPlace => {
     const entry = entries[fish[i] ?? 0] as Entry
     const { offer, form } = entry.candidate
-    const own = roleBrief(brief, role)
-    const fit = computeFit(entry.candidate, own, createScoring(own, [offer]))
+    const fit = computeFit(entry.candidate, own, scoring)
     return {
       role: phrase(role.name),
       why: phrase(role.why),
@@ -112,6 +140,7 @@ function describePot({ choice: { fish, value }, twins }: Group, entries: readonl
       pointsLost: [...explainPoints(fit, own)],
       minutes: Math.round(cookFish(entry.candidate, brief)?.minutes ?? 0),
       buyG: Math.round(computeWeightToBuyG(offer, form, brief).typical / share),
+      portionCost: addCosts([costs[i] ?? null]),
       cautions: [...findCautions(offer, brief)],
       or: (twins[i] ?? []).map((twin) => (entries[twin] as Entry).candidate.offer.common),
     }
@@ -123,6 +152,7 @@ function describePot({ choice: { fish, value }, twins }: Group, entries: readonl
   return {
     places: [...places].sort((a, b) => b.minutes - a.minutes || forgives(b) - forgives(a) || (a.species < b.species ? -1 : 1)),
     score: toTenth(100 * Math.exp(value - 0.5)),
+    portionCost: addCosts(costs),
     apart: toThousandth(Math.min(1, ...pairs)),
   }
 }
@@ -144,20 +174,21 @@ export interface PotOptions {
 
 /**
  * A pot of several: which k fish fill the roles of a stew, a mixed fry or a board and differ from one another, exactly the best and its
- * runners-up, in the order in which they go in. The dish's gates hold for each: one allergen closes the pot.
+ * runners-up, in the order in which they go in. The dish's gates hold for each: one allergen closes the pot; price, stock and season count in
+ * every place as the dish asks them. Each fish is bought for an even share of the portions.
  * @param brief already valid by its schema   @throws RangeError for k outside 2..5
  */
-export function planPot(brief: Brief, sheet: OfferSheet, { today, k }: PotOptions): Result<PotPlan, readonly Problem[]> {
+export function planPot(brief: Brief, sheet: ChosenSheet, { today, k }: PotOptions): Result<PotPlan, readonly Problem[]> {
   // A pot of several is of every kind that is not ruled out.
   const laid = createBoard(brief.kinds ? brief : { ...brief, kinds: [...ALL_KINDS] }, sheet, today)
   if (!laid.ok) return laid
   const board = laid.value
   const roles = listRoles(board.brief.method, k)
   const entries = pickFish(board)
+  const laidPlaces = roles.map((role) => layPlace(role, board))
   const logFit = entries.map(({ candidate }) =>
-    roles.map((role) => {
-      const own = roleBrief(board.brief, role)
-      const { fit } = computeFit(candidate, own, createScoring(own, [candidate.offer]))
+    laidPlaces.map(({ brief: own, scoring }) => {
+      const { fit } = computeFit(candidate, own, scoring)
       return fit < LEAST_ROLE_FIT ? -Infinity : Math.log(fit / 100)
     }),
   )
@@ -168,7 +199,7 @@ export function planPot(brief: Brief, sheet: OfferSheet, { today, k }: PotOption
     value: {
       pots: groupTwins(choices, entries)
         .slice(0, POTS_SHOWN)
-        .map((group) => describePot(group, entries, roles, board)),
+        .map((group) => describePot(group, entries, laidPlaces, board)),
       considered: entries.length,
       emptyBecause: choices.length > 0 ? null : whyEmpty(entries.length, k, roles, logFit),
     },
@@ -178,6 +209,6 @@ export function planPot(brief: Brief, sheet: OfferSheet, { today, k }: PotOption
 /** `planPot` for a request as it comes in from outside. */
 export const answerPot = (
   { places = POT_PLACES, ...brief }: PotRequest,
-  sheet: OfferSheet,
+  sheet: ChosenSheet,
   { today }: { readonly today: string },
 ): Result<PotPlan, readonly Problem[]> => planPot(brief, sheet, { today, k: places })

@@ -1,6 +1,8 @@
 import { createOfferSheet } from '@tender-gill/catalogue/book'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { createFindSpecies } from '../brief/index.ts'
+import { applyMarket, keepOffered } from '../market/index.ts'
 import { cases } from '../testing/cases.ts'
 import { TODAY, buildBrief, mustTell as must } from '../testing/builders.ts'
 import { readBones } from '../traits/readTrait.ts'
@@ -88,6 +90,22 @@ describe('a pot of several', () => {
     }
   })
 
+  it.each([2, 3, 4])('tells no %i fish twice as two pots, whichever places they fill', (k) => {
+    const sets = [
+      plan(k),
+      plan(k, { pool: ['Gadus morhua', 'Lophius piscatorius', 'Pollachius virens', 'Conger conger', 'Scomber scombrus'] }),
+    ]
+    for (const { pots } of sets) {
+      const names = pots.map(({ places }) =>
+        places
+          .map(({ species }) => species)
+          .sort()
+          .join(),
+      )
+      expect(new Set(names).size).toBe(names.length)
+    }
+  })
+
   it('lets no crustacean or mollusc into the pot of one who is allergic, and no protected fish into any', () => {
     const { pots } = plan(4, { diners: { allergies: ['crustacean', 'mollusc'] } })
     const allergens = new Map(book.offers.map(({ id, allergen }) => [id, allergen]))
@@ -120,6 +138,61 @@ describe('a pot of several', () => {
   it('refuses a pot of one or of six', () => {
     expect(() => listRoles('stew', 1)).toThrow(RangeError)
     expect(() => listRoles('stew', 6)).toThrow(RangeError)
+  })
+})
+
+describe('what the pot costs', () => {
+  const findSpecies = createFindSpecies(book.offers)
+  const everyWhole = (priceOf: (species: string) => number | null) => ({
+    ...book,
+    offers: [
+      ...applyMarket(
+        book.offers,
+        {
+          prices: [...new Set(book.offers.map(({ species }) => species))].flatMap((species) => {
+            const price = priceOf(species)
+            return price === null ? [] : [{ species, form: 'fillet-skinless' as const, price, currency: 'EUR', unit: 'kg' as const }]
+          }),
+        },
+        { date: TODAY, waters: null, findSpecies },
+      ),
+    ],
+  })
+  const brief = buildBrief({ method: 'stew', format: 'chunk', budget: { perPortion: 3, currency: 'EUR' } })
+  const potsOf = (sheet: typeof book, patch: object = {}) => must(planPot({ ...brief, ...patch }, sheet, { today: TODAY, k: 3 })).pots
+
+  it('is the sum of the shares, and not told where a price is not known', () => {
+    for (const { places, portionCost } of potsOf(everyWhole(() => 12))) {
+      const sum = places.reduce((total, place) => total + (place.portionCost?.typical ?? NaN), 0)
+      expect(portionCost?.typical).toBeCloseTo(sum, 1)
+    }
+    for (const { places, portionCost } of potsOf(book)) {
+      expect(portionCost).toBeNull()
+      expect(places.every((place) => place.portionCost === null)).toBe(true)
+    }
+  })
+
+  it('counts in every place: a fish that becomes dear does worse in its place, and none that is not priced does as well as before', () => {
+    const [best] = potsOf(everyWhole(() => 8))
+    const dear = best?.places[0]
+    expect(dear).toBeDefined()
+    const again = potsOf(everyWhole((species) => (species === dear?.species ? 80 : 8)))
+    const fits = again.flatMap(({ places }) => places).filter(({ species }) => species === dear?.species)
+    for (const { fit } of fits) expect(fit).toBeLessThan(dear?.fit ?? 0)
+    expect(again[0]?.places.map(({ species }) => species)).not.toContain(dear?.species)
+    const unknown = potsOf(
+      everyWhole((species) => (species === dear?.species ? null : 8)),
+      { pool: best?.places.map(({ species }) => species) },
+    )
+    expect(unknown[0]?.places.find(({ species }) => species === dear?.species)?.fit).toBeLessThan(dear?.fit ?? 0)
+  })
+
+  it('is of what can be bought, where only that is asked', () => {
+    const sold = new Set(['Gadus morhua', 'Lophius piscatorius', 'Conger conger', 'Scomber scombrus', 'Pollachius virens'])
+    const sheet = keepOffered(everyWhole((species) => (sold.has(species) ? 12 : null)))
+    const pots = potsOf(sheet as typeof book)
+    expect(pots.length).toBeGreaterThan(0)
+    for (const { species } of pots.flatMap(({ places }) => places)) expect(sold.has(species)).toBe(true)
   })
 })
 

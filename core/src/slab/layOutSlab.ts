@@ -4,6 +4,7 @@ import { computePortionCost, findPrice } from '../amounts/index.ts'
 import { createMiss, desirabilityOfMiss } from '../axes/index.ts'
 import { toDayNumber } from '../calendar/index.ts'
 import type { KeptDishes } from '../kept/index.ts'
+import { UNKNOWN_DESIRABILITY } from '../tables/constants.ts'
 import { createBoard, type Board, type Entry } from '../lineUp/index.ts'
 import { planOrder, type LocalMoment } from '../orders/index.ts'
 import { describeFish } from '../rows/index.ts'
@@ -54,26 +55,31 @@ function judge({ candidate: { offer, form } }: Entry, usual: number | null): Jud
   const condition = wild ? (offer.season?.condition ?? null) : null
   const parts: (readonly [weight: number, desirability: number, said: Fact])[] = []
   const unknown: SlabFish['unknown'] = []
+  let unknownWeight = 0
+  const leaveOpen = (what: SlabFish['unknown'][number]) => {
+    unknown.push(what)
+    unknownWeight += WEIGHTS[what]
+  }
   if (price && usual !== null)
     parts.push([WEIGHTS.price, judgePrice(price.perKg.typical, usual), describePrice(price.perKg.typical, usual)])
-  else unknown.push('price')
+  else leaveOpen('price')
   if (condition !== null)
     parts.push([
       WEIGHTS.condition,
       desirabilityOfMiss(conditionMiss(condition)),
       say(condition >= 6 ? 'slab.flesh.good' : condition < 3 ? 'slab.flesh.spent' : 'slab.flesh.thin'),
     ])
-  else if (wild) unknown.push('condition')
+  else if (wild) leaveOpen('condition')
   if (offer.stock)
     parts.push([
       WEIGHTS.stock,
       desirabilityOfMiss(stockMiss(offer.stock.typical)),
       say('slab.stock', { standing: figure(offer.stock.typical) }),
     ])
-  else unknown.push('stock')
-  const weight = parts.reduce((sum, [w]) => sum + w, 0)
-  const logs = parts.reduce((sum, [w, desirability]) => sum + w * Math.log(desirability), 0)
-  return { good: weight === 0 ? 0 : toTenth(100 * Math.exp(logs / weight)), because: parts.map(([, , said]) => said), unknown }
+  else leaveOpen('stock')
+  const weight = parts.reduce((sum, [w]) => sum + w, unknownWeight)
+  const logs = parts.reduce((sum, [w, desirability]) => sum + w * Math.log(desirability), unknownWeight * Math.log(UNKNOWN_DESIRABILITY))
+  return { good: parts.length === 0 ? 0 : toTenth(100 * Math.exp(logs / weight)), because: parts.map(([, , said]) => said), unknown }
 }
 
 interface LaidDish {
@@ -139,7 +145,7 @@ function toFish(entry: Entry, board: Board, context: SlabContext, laid: readonly
 
 /**
  * What is good today: every fish with a price on a recent list, by its price against its own month, its condition and its stock (weighted
- * geometric mean, what is not known left out and said), each with the dishes of the house it would do well. Runs a dish at a time; yields
+ * geometric mean, what is not known counted as middling, as in a line-up, and said), each with the dishes of the house it would do well. Runs a dish at a time; yields
  * how many are done.
  */
 export function* stepSlab(context: SlabContext): Generator<number, Slab> {

@@ -63,6 +63,8 @@ describe('today’s slab', () => {
     const slab = lay(prices, offers)
     expect(slab.fish.map(({ species }) => species)).toEqual(['Piscis unus', 'Piscis duo', 'Piscis tres'])
     expect(slab.fish[2]?.unknown).toEqual(['condition', 'stock'])
+    // Not knowing is no merit: however cheap it is, it does not come to all of a hundred.
+    expect(slab.fish[2]?.good).toBeLessThan(90)
     expect(slab.fish[0]?.unknown).toEqual(['condition'])
     expect(slab.fish[0]?.good).toBeGreaterThan(slab.fish[1]?.good ?? 100)
   })

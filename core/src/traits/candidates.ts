@@ -18,10 +18,11 @@ const READY_FOR_STEAK: ReadonlySet<Form> = new Set<Form>(['steak', 'loin'])
  */
 export function findForms(offer: ResolvedOffer, brief: NormalisedBrief): readonly Form[] {
   // A few forms an offer, asked for every offer at every drag: a scan is quicker than a set.
-  const isSold = (form: Form) => offer.forms.some((one) => one.form === form)
+  const isCut = (form: Form) => offer.forms.some((one) => one.form === form)
+  const isSold = (form: Form) => offer.forms.some((one) => one.form === form && one.sold !== false)
   const needsSkin = brief.skin === 'crisp'
   // Fillets with their skin on are cut at home only from what is sold so anywhere: shellfish have none, and some skins must come off.
-  if ((brief.format === 'fillet-skin-on' || needsSkin) && !isSold('fillet-skin-on') && brief.format !== 'whole' && brief.format !== 'steak')
+  if ((brief.format === 'fillet-skin-on' || needsSkin) && !isCut('fillet-skin-on') && brief.format !== 'whole' && brief.format !== 'steak')
     return []
   // A collar is sold as one thick piece, and eaten as that.
   if (offer.part === 'collar') return brief.format === 'portion' || brief.format === 'chunk' ? COLLAR_FORMS.filter(isSold) : []

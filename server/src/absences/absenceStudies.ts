@@ -7,9 +7,10 @@ import type {
   Kitchen,
   OfferSheet,
   Problem,
+  TakenFish,
   Untold,
 } from '@tender-gill/contract'
-import { createBoard, markAbsent, stepAbsencePlan, type Board } from '@tender-gill/core'
+import { createBoard, listTaken, markAbsent, replaceTaken, stepAbsencePlan, type Board } from '@tender-gill/core'
 import { nameDay, termsOf } from '@tender-gill/words'
 import type { Desk } from '../compute/desk.ts'
 import type { Study } from '../compute/study.ts'
@@ -31,10 +32,14 @@ interface Move {
   readonly sheet: OfferSheet
 }
 
-const sameChoice = (a: Choice | null, b: Choice): boolean => a !== null && a.offerId === b.offerId && a.form === b.form
+const nameChoice = (choice: Choice): string =>
+  listTaken(choice)
+    .map(({ offerId, form }) => `${offerId} ${form}`)
+    .join('|')
+const sameChoice = (a: Choice | null, b: Choice): boolean => a !== null && nameChoice(a) === nameChoice(b)
 
 /** Why a choice may not be made for a dish: it is not in the book, or a gate of the dish is closed to it. */
-function checkChoice(board: Board, { offerId, species }: Choice): string | undefined {
+function checkChoice(board: Board, { offerId, species }: TakenFish): string | undefined {
   const entry = board.entries.find(({ candidate: { offer } }) => offer.id === offerId && offer.species === species)
   if (!entry) return `no offer "${offerId}" of ${species}`
   return entry.gates.length > 0 ? `${entry.candidate.offer.common} cannot do this dish (${entry.gates.join(', ')})` : undefined
@@ -78,13 +83,17 @@ async function findMoves(
       continue
     }
     const sheet = layOf(record)
+    const missing = listTaken(record.choice).find(
+      (fish) => fish.species === input.species && (input.offerId === null || input.offerId === fish.offerId),
+    )
+    const after = replaceTaken(record.choice, missing?.offerId ?? record.choice.offerId, move.choice)
     const wrong = checkChoice(unwrap(createBoard(record.brief, sheet, kitchen.today)), move.choice)
     if (wrong) problems.push({ path: `/moves/${i}/choice`, message: wrong })
     if (record.revision !== move.revision)
       throw new RequestFailure('conflict', `“${record.brief.dish}” was changed since the plan was made. Nothing was moved.`, {
         current: record,
       })
-    moves.push({ record, before: record.choice, after: move.choice, sheet })
+    moves.push({ record, before: record.choice, after, sheet })
   }
   if (problems.length > 0) throw refuse(problems)
   return moves

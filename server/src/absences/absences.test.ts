@@ -68,6 +68,27 @@ describe('a fish missing for the whole kitchen', () => {
     for (const id of ids) await takeAway(id)
   })
 
+  it('changes the missing fish of a pot alone, and puts it back into its place', async () => {
+    const conger = { species: 'Conger conger', offerId: 'conger-conger.wild.fresh.body', form: 'steak' }
+    const cod = { species: 'Gadus morhua', offerId: 'gadus-morhua.wild.fresh.body', form: 'fillet-skinless' }
+    const whole = await makeDish({ method: 'stew' })
+    const weightOf = async (id: string) =>
+      (await plan()).dishes.find(({ servingId }: { servingId: string }) => servingId === id).taken.buyG as number
+    const alone = await weightOf(whole)
+    await takeAway(whole)
+    const pot = { ...conger, beside: [MONKFISH, cod] }
+    const id = await makeDish({ method: 'stew' }, pot)
+    const third = await weightOf(id)
+    expect(Math.abs(third * 3 - alone)).toBeLessThanOrEqual(2)
+    const moves = movesOf((await plan()).dishes)
+    const marked = await post('/api/absences', { ...missing, moves })
+    expect(marked.status).toBe(201)
+    expect((await dish(id)).choice).toEqual({ ...conger, beside: [moves[0]?.choice, cod] })
+    expect((await post(`/api/absences/${marked.body.id}/undo`)).body.putBack).toEqual(['Skewers'])
+    expect((await dish(id)).choice).toEqual(pot)
+    await takeAway(id)
+  })
+
   it('moves nothing when one dish was changed since the plan, and keeps no absence', async () => {
     const ids = [await makeDish(), await makeDish({ dish: 'Curry', method: 'curry' })]
     const moves = movesOf((await plan()).dishes)

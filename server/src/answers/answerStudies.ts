@@ -54,8 +54,13 @@ const turningPoints: Study<TurningRequest, Untold<TurningPoints>> = async (desk,
   )
 const pot: Study<PotRequest, Untold<PotPlan>> = async (desk, kitchen, request) =>
   unwrap(answerPot(request, (await desk.openSheets(kitchen)).sheetOf(request), kitchen))
-const fishFirst: Study<FishFirstRequest, Untold<FishFirst>> = async (desk, kitchen, request) =>
-  unwrap(answerFishFirst(request, (await desk.openSheets(kitchen)).sheetOf(request), kitchen))
+const fishFirst: Study<FishFirstRequest, Untold<FishFirst>> = async (desk, kitchen, request) => {
+  const { sheetOf } = await desk.openSheets(kitchen)
+  const sheet = sheetOf(request)
+  return unwrap(
+    answerFishFirst(request, sheet, { today: kitchen.today, sheetOf: (brief) => (brief.date === undefined ? sheet : sheetOf(brief)) }),
+  )
+}
 
 /** By the names of the kitchen's own book. */
 const find: Study<FindRequest, FoundNames> = async (desk, kitchen, request) =>

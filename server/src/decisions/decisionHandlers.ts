@@ -37,13 +37,13 @@ export const createDecisionHandlers = ({
     return { decision, brief, output: await decisions.readOutput(kitchen.id, decision) }
   },
   decide: async ({ kitchen, input, signal }) => {
-    const { servingId, species, offerId, form, note, revision, onlyOffered = false } = input
+    const { servingId, species, offerId, form, beside, note, revision, onlyOffered = false } = input
     const record = await createServingRepository(db, now).find(kitchen.id, servingId)
     if (!record) throw refuse([{ path: '/servingId', message: 'no such serving' }])
     if (revision !== undefined && revision !== record.revision) settleChange({ status: 'conflict', current: record }, 'serving', input)
     await checkTyped(input, kitchen.id, checkBrief)
     const brief = input.brief ?? record.brief
-    const choice = { species, offerId, form }
+    const choice = { species, offerId, form, ...(beside ? { beside } : {}) }
     const prepared = await compute.ask('prepareDecision', kitchen, { servingId, brief, choice, note: note ?? null, onlyOffered }, signal)
     return async (tx, touch) => {
       touch('serving', servingId)

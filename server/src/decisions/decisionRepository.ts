@@ -25,6 +25,8 @@ export interface PreparedDecision {
   readonly servingId: string
   readonly dish: string
   readonly choice: Choice
+  /** The others of a pot of several, by their common names; null where one fish does it alone. */
+  readonly beside: string[] | null
   readonly note: string | null
   readonly common: string
   readonly place: number | null
@@ -101,6 +103,7 @@ export function createDecisionRepository(db: Database, now: () => Date) {
     /** Keeps a decision as the next of its dish. Changes of a kitchen stand in line, so no two take the same number. */
     keep: async (kitchenId: string, prepared: PreparedDecision): Promise<Decision> => {
       const { sheet, inputs, output, choice, ...fields } = prepared
+      const { species, offerId, form } = choice
       for (const { hash, packed } of [sheet, inputs, output])
         await db
           .insert(blobs)
@@ -113,7 +116,7 @@ export function createDecisionRepository(db: Database, now: () => Date) {
       const [row] = await db
         .insert(decisions)
         .values({
-          ...{ ...fields, ...choice, kitchenId, id: randomUUID(), revision: (last?.revision ?? 0) + 1, decidedAt: now() },
+          ...{ ...fields, species, offerId, form, kitchenId, id: randomUUID(), revision: (last?.revision ?? 0) + 1, decidedAt: now() },
           ...{ inputsHash: inputs.hash, outputHash: output.hash, sheetHash: sheet.hash },
         })
         .returning()

@@ -1,5 +1,5 @@
-import type { Brief, Choice, DecisionRerun, LineUp, OfferSheet, Untold } from '@tender-gill/contract'
-import { compareLineUps, createBoard, ENGINE_VERSION, keepOffered, stepBoard } from '@tender-gill/core'
+import type { Brief, Choice, DecisionRerun, LineUp, OfferSheet, TakenFish, Untold } from '@tender-gill/contract'
+import { compareLineUps, createBoard, ENGINE_VERSION, keepOffered, listTaken, stepBoard } from '@tender-gill/core'
 import type { Study } from '../compute/study.ts'
 import { notFound, refuse } from '../http/errors.ts'
 import { unwrap } from '../http/parseInput.ts'
@@ -43,6 +43,7 @@ export function* stepDecision(
   const output = yield* rank(brief, judged, today)
   const at = output.ranked.findIndex(({ species }) => species === choice.species)
   const taken = output.ranked.find(({ offerId }) => offerId === choice.offerId)
+  const nameOf = ({ offerId, species }: TakenFish) => sheet.offers.find(({ id }) => id === offerId)?.common ?? species
   return (async () => {
     const packed = await packSheet(sheet)
     const inputs: DecisionInputs = {
@@ -51,7 +52,8 @@ export function* stepDecision(
     }
     return {
       ...{ servingId, dish: brief.dish, choice, note, place: at < 0 ? null : at + 1, fit: output.ranked[at]?.fit ?? null },
-      common: sheet.offers.find(({ id }) => id === choice.offerId)?.common ?? choice.species,
+      common: nameOf(choice),
+      beside: choice.beside?.map(nameOf) ?? null,
       leader: output.ranked[0]?.species ?? null,
       portionCost: taken?.portionCost ?? null,
       engineVersion: output.engineVersion,
@@ -65,9 +67,11 @@ export function* stepDecision(
 
 const prepareDecision: Study<Taking, Promise<PreparedDecision>> = async (desk, kitchen, taking) => {
   const sheet = (await desk.openSheets(kitchen)).sheetOf(taking.brief)
-  const { species, offerId } = taking.choice
-  if (!sheet.offers.some((offer) => offer.id === offerId && offer.species === species))
-    throw refuse([{ path: '/offerId', message: `no offer "${offerId}" of ${species}` }])
+  const problems = listTaken(taking.choice).flatMap(({ species, offerId }, at) => {
+    const known = sheet.offers.some((offer) => offer.id === offerId && offer.species === species)
+    return known ? [] : [{ path: at === 0 ? '/offerId' : `/beside/${at - 1}/offerId`, message: `no offer "${offerId}" of ${species}` }]
+  })
+  if (problems.length > 0) throw refuse(problems)
   return stepDecision(taking, sheet, kitchen.today)
 }
 

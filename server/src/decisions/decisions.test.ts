@@ -41,6 +41,20 @@ describe('decisions', () => {
     expect(made.body.place).toBe(place)
   })
 
+  it('take all fish of a pot in one step, name each, and refuse one that is not in the book at its place', async () => {
+    const servingId = await makeDish()
+    const conger = { species: 'Conger conger', offerId: 'conger-conger.wild.fresh.body', form: 'steak' }
+    const cod = { species: 'Gadus morhua', offerId: 'gadus-morhua.wild.fresh.body', form: 'fillet-skinless' }
+    const made = await choose(servingId, 'Lophius piscatorius', { beside: [conger, cod] })
+    expect(made).toMatchObject({ status: 201, body: { common: 'Anglerfish (monkfish)', beside: ['European conger', 'Atlantic cod'] } })
+    expect((await call(`/api/servings/${servingId}`)).body.choice).toMatchObject({ species: 'Lophius piscatorius', beside: [conger, cod] })
+    const wrong = await choose(servingId, 'Lophius piscatorius', { beside: [{ ...conger, offerId: 'no-fish' }] })
+    expect(wrong).toMatchObject({ status: 400, body: { problems: [{ path: '/beside/0/offerId' }] } })
+    const alone = await choose(servingId)
+    expect(alone.body.beside).toBeNull()
+    expect((await call(`/api/servings/${servingId}`)).body.choice.beside).toBeUndefined()
+  })
+
   it('are followed by another when one’s mind is changed, never written over', async () => {
     const servingId = await makeDish()
     const { body: first } = await choose(servingId)

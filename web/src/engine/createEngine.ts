@@ -102,6 +102,19 @@ export interface ShownLineUp {
   readonly unoffered: Unoffered | null
 }
 
+export interface FishFirstOptions {
+  readonly only?: OnlyOffered
+  /** The offers of the days on which dishes are served; a dish of no such day is answered from the sheet of the question. */
+  readonly ofDays?: ReadonlyMap<string, SheetRef>
+}
+
+export interface ShownPot {
+  readonly plan: PotPlan
+  readonly onlyOffered: boolean
+  /** Species that can be bought. */
+  readonly offered: number
+}
+
 const SLICE_MS = 30
 const MOST_KEPT = 40
 
@@ -237,9 +250,12 @@ export function createEngine(shelf: SheetShelf) {
       }
     },
     /** The best sets of k fish for a pot, a mixed fry or a board. */
-    pot: async (ref: SheetRef, brief: Brief, k: number): Promise<Result<PotPlan, readonly Problem[]>> => {
-      const { sheet, today } = await open(ref)
-      return tell(planPot(brief, sheet, { today, k }))
+    pot: async (ref: SheetRef, brief: Brief, k: number, only?: OnlyOffered): Promise<Result<ShownPot, readonly Problem[]>> => {
+      const laid = await open(ref)
+      const sheet = chooseSheet(laid, brief, only)
+      const plan = tell(planPot(brief, sheet, { today: laid.today, k }))
+      if (!plan.ok) return plan
+      return { ok: true, value: { plan: plan.value, onlyOffered: sheet !== laid.sheet, offered: countSpecies(laid.offered()) } }
     },
     standIns: async (ref: SheetRef, request: StandInsRequest): Promise<Result<StandIns, readonly Problem[]>> => {
       const { sheet, today } = await open(ref)
@@ -309,10 +325,20 @@ export function createEngine(shelf: SheetShelf) {
       return offer ? findRelatives(offer, offers) : []
     },
     /** Dishes and ways to cook for fish that were seen; a dish whose brief has a mistake is left out and named. */
-    fishFirst: async (ref: SheetRef, seen: readonly SeenFish[], records: readonly ServingRecord[]): Promise<FishFirstShown | null> => {
-      const { sheet, today } = await open(ref)
+    fishFirst: async (
+      ref: SheetRef,
+      seen: readonly SeenFish[],
+      records: readonly ServingRecord[],
+      { only = false, ofDays = new Map() }: FishFirstOptions = {},
+    ): Promise<FishFirstShown | null> => {
+      const laid = await open(ref)
+      const { sheet, today } = laid
+      const onlyOffered = only !== false && laid.offered().offers.length > 0
+      const opened = await Promise.all([...ofDays].map(async ([day, name]) => [day, (await open(name)).sheet] as const))
+      const sheets = new Map(opened)
+      const sheetOf = ({ date }: Brief) => (date === undefined ? undefined : sheets.get(date)) ?? sheet
       const ask = (dishes: readonly ServingRecord[]) =>
-        tell(answerFishFirst({ seen: [...seen], dishes: dishes.map(({ brief }) => brief) }, sheet, { today }))
+        tell(answerFishFirst({ seen: [...seen], dishes: dishes.map(({ brief }) => brief) }, sheet, { today, onlyOffered, sheetOf }))
       const all = ask(records)
       if (all.ok) return { answer: all.value, records, mistaken: [] }
       const bad = new Set(all.error.map(({ path }) => /^\/dishes\/(\d+)/.exec(path)?.[1]))

@@ -103,3 +103,5 @@ export function describeProblem({ path, message }: Problem): string {
 /** Names as they are read out: "cod, hake and ling". */
 export const joinWords = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1] ?? ''}`
+
+export const capitalise = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

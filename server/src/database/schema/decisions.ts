@@ -23,6 +23,8 @@ export const decisions = pgTable(
     common: text().notNull(),
     offerId: text().notNull(),
     form: text().$type<Form>().notNull(),
+    /** The others of a pot of several, by their common names. */
+    beside: jsonb().$type<string[]>(),
     place: integer(),
     fit: doublePrecision(),
     note: text(),

@@ -4,11 +4,14 @@ import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
 import Paper from '@mui/material/Paper'
 import TextField from '@mui/material/TextField'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
-import type { Form, RankedFish, ResolvedOffer } from '@tender-gill/contract'
-import { FORMS_FOR, type Amount } from '@tender-gill/core'
+import type { Form, RankedFish, ResolvedOffer, TakenFish } from '@tender-gill/contract'
+import { FORMS_FOR, listTaken, replaceTaken, type Amount } from '@tender-gill/core'
 import { FORM_LABEL, describeMass, formatMass, formatMassToBuy, formatMoney, formatMoneyRange } from '../../reader/index.ts'
 import { useMemo, useState } from 'react'
+import { useSearchParams } from 'react-router'
 import { toProblemDetails, useCreatePriceMutation, useKitchenQuery, useRemovePriceMutation } from '../../api/api.ts'
 import { useUndoable } from '../../notices/index.ts'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
@@ -166,19 +169,25 @@ function Answer({ amount, dish, form }: { readonly amount: Amount; readonly dish
   )
 }
 
-interface Taken {
-  readonly offerId: string
-  readonly form: Form
+interface FishAmountProps {
+  readonly dish: Dish
+  readonly taken: TakenFish
+  /** How many fish share the portions. */
+  readonly kinds: number
+  readonly ranked: readonly RankedFish[]
 }
 
-function FishAmount({ dish, taken, ranked }: { readonly dish: Dish; readonly taken: Taken; readonly ranked: readonly RankedFish[] }) {
+function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
   const { data: kitchen } = useKitchenQuery()
   const [typed, setTyped] = useState('')
   const offers = useOffers(
     useMemo(() => [taken.offerId], [taken.offerId]),
-    dish.brief.date,
+    whole.brief.date,
   )
-  const decide = useDecide(dish)
+  const decideAll = useDecide(whole)
+  // Of a pot of several each fish is bought for an even share of the portions.
+  const dish = kinds === 1 ? whole : { ...whole, brief: { ...whole.brief, portionG: (whole.brief.portionG ?? 150) / kinds } }
+  const decide = (fish: TakenFish) => decideAll(whole.choice ? replaceTaken(whole.choice, taken.offerId, fish) : fish)
   const offer = offers.get(taken.offerId)
   const currency = kitchen?.currency ?? 'EUR'
   const price = typedNumber(typed, { above: 0 })
@@ -278,14 +287,52 @@ function FishAmount({ dish, taken, ranked }: { readonly dish: Dish; readonly tak
   )
 }
 
+interface PotFishProps {
+  readonly all: readonly TakenFish[]
+  readonly taken: TakenFish
+  readonly date: string | undefined
+  readonly onPick: (offerId: string) => void
+}
+
+/** The fish of a pot of several, one of which is looked at. */
+function PotFish({ all, taken, date, onPick }: PotFishProps) {
+  const offers = useOffers(
+    useMemo(() => all.map(({ offerId }) => offerId), [all]),
+    date,
+  )
+  return (
+    <ToggleButtonGroup
+      exclusive
+      size="small"
+      aria-label="Which fish of the pot"
+      value={taken.offerId}
+      onChange={(_event, of: string | null) => of && onPick(of)}
+      sx={{ mb: 1, flexWrap: 'wrap' }}
+    >
+      {all.map(({ offerId, species }) => (
+        <ToggleButton key={offerId} value={offerId} sx={{ minHeight: 44, textTransform: 'none' }}>
+          {offers.get(offerId)?.common ?? species}
+        </ToggleButton>
+      ))}
+    </ToggleButtonGroup>
+  )
+}
+
 function AmountsView({ dish }: { readonly dish: Dish }) {
+  const [search, setSearch] = useSearchParams()
   const lineUp = useLineUp(dish.brief)
   if (lineUp.status === 'refused') return <Alert severity="error">{lineUp.problems.map(describeProblem).join('; ')}</Alert>
   if (lineUp.status === 'waiting') return <Waiting what="the line-up" />
   const { ranked } = lineUp.lineUp
-  const taken = dish.choice ?? ranked[0]
+  const all = dish.choice ? listTaken(dish.choice) : ranked.slice(0, 1)
+  const taken = all.find(({ offerId }) => offerId === search.get('of')) ?? all[0]
   if (!taken) return <Alert severity="info">No fish can do this dish as it stands. See the line-up for what would let one in.</Alert>
-  return <FishAmount dish={dish} taken={taken} ranked={ranked} />
+  return (
+    <>
+      {all.length > 1 && <PotFish all={all} taken={taken} date={dish.brief.date} onPick={(of) => setSearch({ of }, { replace: true })} />}
+      <FishAmount key={taken.offerId} dish={dish} taken={taken} kinds={all.length} ranked={ranked} />
+    </>
+  )
 }
 
 export default function AmountsPage() {

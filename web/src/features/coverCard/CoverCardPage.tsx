@@ -61,19 +61,29 @@ const Sheet = styled('section')({
 
 function RungCell({ rung, at, most }: { readonly rung: CoverRung; readonly at: number; readonly most: number }) {
   const all = rung.changes.filter(({ kind }) => !SAID.has(kind))
-  const changes = all.slice(0, most)
+  // Another allergen is told however long the card is, and in the colour of stop.
+  const [allergen] = rung.otherAllergen ? all : []
+  const changes = all.filter((change) => change !== allergen).slice(0, most)
   return (
     <Box component="li" sx={{ mb: 0.5 }}>
       <b>
         {at}. {rung.common}
       </b>
       , {rung.standIn.toFixed(0)}; {formatMassToBuy(rung.buyG)} {FORM_LABEL[rung.form]}
+      {allergen && (
+        <Box component="strong" sx={{ color: 'error.main' }}>
+          . {allergen.sentence}
+        </Box>
+      )}
       {all.length === 0 ? '. Cooks and serves the same.' : `. ${changes.map(({ sentence }) => sentence).join(' ')}`}
     </Box>
   )
 }
 
-function Row({ row, told }: { readonly row: CoverRow; readonly told: Told }) {
+/** Which of the fish of a pot a row is for; nothing where one fish does it alone. */
+const describeShare = (at: number, { kinds }: CoverRow): string => (kinds === 1 ? '' : `fish ${at} of ${kinds} in it; `)
+
+function Row({ row, at, told }: { readonly row: CoverRow; readonly at: number; readonly told: Told }) {
   const { fish } = row
   return (
     <tr>
@@ -82,6 +92,7 @@ function Row({ row, told }: { readonly row: CoverRow; readonly told: Told }) {
           {row.dish}
         </Link>
         <Typography variant="body2" color="text.secondary">
+          {describeShare(at, row)}
           {row.date ? describeDay(row.date) : 'no day yet'}; {row.covers} {row.covers === 1 ? 'cover' : 'covers'}
         </Typography>
       </th>
@@ -136,9 +147,10 @@ function Card({ card }: { readonly card: CoverCard }) {
           </tr>
         </thead>
         <tbody>
-          {card.rows.map((row) => (
-            <Row key={row.servingId} row={row} told={toldFor(card.rows.length)} />
-          ))}
+          {card.rows.map((row, i) => {
+            const at = card.rows.slice(0, i + 1).filter(({ servingId }) => servingId === row.servingId).length
+            return <Row key={`${row.servingId}|${at}`} row={row} at={at} told={toldFor(card.rows.length)} />
+          })}
         </tbody>
       </table>
       {most && (

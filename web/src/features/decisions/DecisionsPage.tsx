@@ -12,6 +12,7 @@ import { Waiting } from '../../parts/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
+import { joinWords } from '../../parts/dishWords.ts'
 
 const SHOWN = 6
 
@@ -91,12 +92,12 @@ function Reopened({ id }: { readonly id: string }) {
 }
 
 function DecisionRow({ decision, open, onToggle }: { readonly decision: Decision; readonly open: boolean; readonly onToggle: () => void }) {
-  const { revision, common, form, place, fit, decidedAt, note, engineVersion, inputsHash } = decision
+  const { revision, common, beside, form, place, fit, decidedAt, note, engineVersion, inputsHash } = decision
   return (
     <Box component="li" sx={{ borderTop: `1px solid ${INK.hairline}`, py: 1 }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
         <Typography component="h2" variant="h2">
-          {common}
+          {joinWords([common, ...(beside ?? [])])}
         </Typography>
         <Typography sx={{ mr: 'auto' }}>
           {FORM_LABEL[form]}; {placeWords(place)}

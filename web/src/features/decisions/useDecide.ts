@@ -1,4 +1,4 @@
-import type { RankedFish } from '@tender-gill/contract'
+import type { Choice } from '@tender-gill/contract'
 import { useCallback } from 'react'
 import { useDispatch, useStore } from 'react-redux'
 import { api } from '../../api/api.ts'
@@ -6,6 +6,7 @@ import { draftDropped, draftMarked, draftRebased, nameDocument, type Draft } fro
 import type { AppDispatch, RootState } from '../../state/store.ts'
 import { useOnlyOffered } from '../../state/useOnlyOffered.ts'
 import type { Dish } from '../../state/useDish.ts'
+import { joinWords } from '../../parts/dishWords.ts'
 import { said } from '../../notices/index.ts'
 import { toProblemDetails, useDecideMutation } from '../../api/api.ts'
 import type { ServingRecord } from '@tender-gill/contract'
@@ -16,21 +17,26 @@ const toTheirs = ({ brief, choice, revision }: ServingRecord) => ({ input: { bri
  * Takes a fish for a dish, in one command: the dish as it was typed, the choice, and the decision with the line-up behind it. Either all of
  * it is kept, or nothing, and that is said.
  */
-export function useDecide({
-  id,
-  brief,
-}: Pick<Dish, 'id' | 'brief'>): (fish: Pick<RankedFish, 'species' | 'offerId' | 'form'>) => Promise<boolean> {
+export function useDecide({ id, brief }: Pick<Dish, 'id' | 'brief'>): (choice: Choice) => Promise<boolean> {
   const [decide] = useDecideMutation()
   const [only] = useOnlyOffered()
   const dispatch = useDispatch<AppDispatch>()
   const store = useStore<RootState>()
   return useCallback(
-    async ({ species, offerId, form }) => {
+    async ({ species, offerId, form, beside }) => {
       const key = nameDocument('serving', id)
       const draftNow = () => store.getState().documents[key] as Draft<'serving'> | undefined
       const draft = draftNow()
       const typed = draft ? { brief, revision: draft.revision } : {}
-      const answer = await decide({ servingId: id, species, offerId, form, onlyOffered: only !== false, ...typed })
+      const answer = await decide({
+        servingId: id,
+        species,
+        offerId,
+        form,
+        ...(beside ? { beside } : {}),
+        onlyOffered: only !== false,
+        ...typed,
+      })
       if (answer.data) {
         // What was typed is kept with the choice: nothing waits to be sent any more.
         const record = await dispatch(api.endpoints.serving.initiate(id, { forceRefetch: true, subscribe: false }))
@@ -39,7 +45,8 @@ export function useDecide({
           dispatch(draftMarked({ key, state: 'conflict', theirs: toTheirs(record.data) }))
           dispatch(draftRebased({ key }))
         }
-        dispatch(said('done', `${answer.data.common} is taken for ${answer.data.dish}.`))
+        const { common, beside: others, dish } = answer.data
+        dispatch(said('done', `${joinWords([common, ...(others ?? [])])} ${others ? 'are' : 'is'} taken for ${dish}.`))
         return true
       }
       const details = toProblemDetails(answer.error)

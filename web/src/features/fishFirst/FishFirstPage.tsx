@@ -9,7 +9,8 @@ import { FORMAT_LABEL } from '../../reader/index.ts'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { useServingsQuery, useKitchenQuery } from '../../api/api.ts'
-import { nameQuestion, useAnswer, useSheet } from '../../engine/index.ts'
+import { nameQuestion, useAnswer, useSheet, useSheets } from '../../engine/index.ts'
+import { useOnlyOffered } from '../../state/useOnlyOffered.ts'
 import { FishSearch } from '../../parts/FishSearch.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
@@ -78,8 +79,12 @@ function FishFirst({ species }: { readonly species: string }) {
   const sheet = useSheet()
   const offers = useAnswer(sheet, names.join('|'), (desk) => Promise.all(names.map((name) => desk.offersOf(name))))
   const seen = fish.map((one) => toSeenFish(one, currency))
-  const key = records ? nameQuestion({ seen, dishes: records.map(({ id, revision }) => `${id}.${revision}`) }) : null
-  const shown = useAnswer(sheet, key, (desk) => desk.fishFirst(seen, records ?? []))?.value
+  const [only] = useOnlyOffered()
+  // Each dish is answered from the offers of its own day.
+  const ofDays = useSheets((records ?? []).flatMap(({ brief }) => brief.date ?? []))
+  const days = [...ofDays.values()].map(({ name }) => name)
+  const key = records ? nameQuestion({ seen, only, days, dishes: records.map(({ id, revision }) => `${id}.${revision}`) }) : null
+  const shown = useAnswer(sheet, key, (desk) => desk.fishFirst(seen, records ?? [], { only, ofDays }))?.value
   const found = offers?.key === names.join('|') ? offers.value : undefined
   if (found?.[0]?.length === 0) return <LaterPage />
   if (!offers) return <Waiting what="the fish" />

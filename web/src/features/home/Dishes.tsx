@@ -3,13 +3,13 @@ import Button from '@mui/material/Button'
 import Chip from '@mui/material/Chip'
 import Typography from '@mui/material/Typography'
 import type { ServingRecord, Method } from '@tender-gill/contract'
-import { isOver, listComing, pickPerDish } from '@tender-gill/core'
+import { isOver, listComing, listTaken, pickPerDish } from '@tender-gill/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { useKitchenQuery, useRemoveServingMutation, useRestoreServingMutation } from '../../api/api.ts'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { useAnswer, useSheet, useOffers } from '../../engine/index.ts'
-import { describeMaking, describeServing } from '../../parts/dishWords.ts'
+import { describeMaking, describeServing, joinWords } from '../../parts/dishWords.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { useUndoable } from '../../notices/index.ts'
 import { METHOD_LABEL, describeDay } from '../../reader/index.ts'
@@ -34,8 +34,11 @@ function DishLine({ record, orderBy, onRemove, onAgain }: DishLineProps) {
   const [only] = useOnlyOffered()
   const leaders = useAnswer(sheet, sheet ? `${sheet.name}|${only}|${id}.${revision}` : null, (desk) => desk.leaders([record], only))?.value
   const leader = leaders?.[id]
-  const offers = useOffers([choice?.offerId ?? leader?.offerId ?? []].flat(), brief.date)
-  const offer = offers.get(choice?.offerId ?? leader?.offerId ?? '')
+  const taken = choice ? listTaken(choice).map(({ offerId }) => offerId) : []
+  const ids = taken.length > 0 ? taken : [leader?.offerId ?? []].flat()
+  const offers = useOffers(ids, brief.date)
+  const offer = offers.get(ids[0] ?? '')
+  const takenNames = taken.flatMap((offerId) => offers.get(offerId)?.common ?? [])
   // A dish may stand here on several days.
   const named = brief.date ? `${brief.dish} of ${describeDay(brief.date)}` : brief.dish
   return (
@@ -65,7 +68,7 @@ function DishLine({ record, orderBy, onRemove, onAgain }: DishLineProps) {
       </Box>
       <Box sx={{ gridColumn: { xs: '2', md: 'auto' } }}>
         <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 17 }}>
-          {choice && offer ? offer.common : (leader?.common ?? (leader === null ? 'No fish can' : ' '))}
+          {takenNames.length > 0 ? joinWords(takenNames) : (leader?.common ?? (leader === null ? 'No fish can' : ' '))}
         </Box>
         <Typography variant="body2" color="text.secondary">
           {choice ? 'taken' : leader ? `leads, fit ${leader.fit.toFixed(0)}, of ${leader.count} that can` : ' '}

@@ -5,8 +5,8 @@ import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import { visuallyHidden } from '@mui/utils'
-import type { AskKey, Brief, HouseLean, LineUp, NormalisedBrief } from '@tender-gill/contract'
-import { hidesTheFish } from '@tender-gill/core'
+import type { AskKey, Brief, Choice, HouseLean, LineUp, NormalisedBrief } from '@tender-gill/contract'
+import { hidesTheFish, listTaken } from '@tender-gill/core'
 import { memo, useCallback, useMemo, useState, type KeyboardEvent } from 'react'
 import { Link } from 'react-router'
 import { useAnswer, useOffers, useSheet, type Unoffered } from '../../engine/index.ts'
@@ -46,6 +46,9 @@ function moveFocus(event: KeyboardEvent<HTMLElement>): void {
   event.preventDefault()
   rows[at + (event.key === 'ArrowDown' ? 1 : -1)]?.focus()
 }
+
+const isTaken = (choice: Choice | null, { offerId }: { readonly offerId: string }): boolean =>
+  choice !== null && listTaken(choice).some((taken) => taken.offerId === offerId)
 
 /** How far the draws are, and how they are left. */
 export interface Study {
@@ -211,6 +214,7 @@ export const Board = memo(function Board({
   const toggle = useCallback((id: string) => setOpenId((now) => (now === id ? null : id)), [])
   const { edit } = dish
   const take = useDecide(dish)
+  const letGo = useCallback(() => edit({ choice: null }), [edit])
   const onBrief = useCallback((changed: Brief) => edit({ brief: changed }), [edit])
   const leader = ranked[0]
   const compareTo = ranked.length > 1 ? `${comparePath(ranked.slice(0, 3).map(({ species }) => species))}&dish=${dish.id}` : null
@@ -238,7 +242,7 @@ export const Board = memo(function Board({
       )}
       {leader && <VerdictLine verdict={sharesReady && !study.left ? describeVerdict(ranked, hidesTheFish(dish.brief)) : null} />}
       <MovedLine moved={moved} />
-      <LineTools {...{ onlyOffered, offered, order, sought }} onOnly={sayOnly} onOrder={setOrder} onSought={setSought} />
+      <LineTools {...{ onlyOffered, offered, order, sought }} onOrder={setOrder} onSought={setSought} />
       {!seeks && <UnofferedNotice unoffered={unoffered} onShow={() => sayOnly(false)} />}
       {seeks && (
         <Box role="status" aria-label="Where it stands" sx={{ px: 1.5, pb: 1 }}>
@@ -302,10 +306,11 @@ export const Board = memo(function Board({
                 columns={columns}
                 open={openId === fish.offerId}
                 first={!seeks && order === 'fit' && i === 0}
-                taken={dish.choice?.offerId === fish.offerId}
+                taken={isTaken(dish.choice, fish)}
                 sharesReady={sharesReady}
                 onToggle={toggle}
                 onTake={take}
+                onLetGo={letGo}
                 dishBrief={dish.brief}
                 onBrief={onBrief}
                 nearest={!seeks && order === 'fit' && i === 0 ? nearest : null}

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { AskKey, Brief, NormalisedBrief, RankedFish, ResolvedOffer } from '@tender-gill/contract'
+import { describeBasis } from '../../parts/basisWords.ts'
 import { ASK_LABEL, FORM_LABEL, formatMassToBuy, formatMoney, formatMoneyRange } from '../../reader/index.ts'
 import { memo } from 'react'
 import { AskStrip } from '../../drawings/AskStrip.tsx'
@@ -26,6 +27,7 @@ interface Props {
   readonly sharesReady: boolean
   readonly onToggle: (offerId: string) => void
   readonly onTake: (fish: RankedFish) => void
+  readonly onLetGo: () => void
   /** The brief as it is kept, and how it is changed: for what would turn the answer. */
   readonly dishBrief: Brief
   readonly onBrief: (brief: Brief) => void
@@ -68,6 +70,7 @@ function Details({
   offer,
   first,
   onTake,
+  onLetGo,
   taken,
   dishBrief,
   onBrief,
@@ -109,11 +112,20 @@ function Details({
         />
       )}
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
-        <Button variant={taken ? 'outlined' : 'contained'} onClick={() => onTake(fish)}>
-          {taken ? `${fish.common} is taken` : `Take ${fish.common}`}
-        </Button>
+        {taken ? (
+          <>
+            <Typography sx={{ fontWeight: 700 }}>{fish.common} is taken.</Typography>
+            <Button variant="outlined" onClick={onLetGo}>
+              Let it go
+            </Button>
+          </>
+        ) : (
+          <Button variant="contained" onClick={() => onTake(fish)}>
+            Take {fish.common}
+          </Button>
+        )}
         <Typography variant="body2" color="text.secondary">
-          Buy {formatMassToBuy(fish.buyG)} {FORM_LABEL[fish.form]}. Traits are compiled from common knowledge, not measured.
+          Buy {formatMassToBuy(fish.buyG)} {FORM_LABEL[fish.form]}. {offer ? describeBasis(offer) : ''}
         </Typography>
       </Box>
     </Box>
@@ -195,6 +207,7 @@ export const FishRow = memo(function FishRow({
   sharesReady,
   onToggle,
   onTake,
+  onLetGo,
   dishBrief,
   onBrief,
   nearest,
@@ -266,6 +279,7 @@ export const FishRow = memo(function FishRow({
           offer={offer}
           first={first}
           onTake={onTake}
+          onLetGo={onLetGo}
           taken={taken}
           dishBrief={dishBrief}
           onBrief={onBrief}

@@ -1,7 +1,5 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import FormControlLabel from '@mui/material/FormControlLabel'
-import Switch from '@mui/material/Switch'
 import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
@@ -9,6 +7,7 @@ import Typography from '@mui/material/Typography'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import { useState } from 'react'
 import type { Unoffered } from '../../engine/index.ts'
+import { OnlyOfferedSwitch } from '../../parts/OnlyOfferedSwitch.tsx'
 import type { LineOrder } from './orderLine.ts'
 
 const ORDERS: readonly (readonly [order: LineOrder, words: string])[] = [
@@ -21,7 +20,6 @@ interface Props {
   readonly onlyOffered: boolean
   /** Species that can be bought. */
   readonly offered: number
-  readonly onOnly: (only: boolean) => void
   readonly order: LineOrder
   readonly onOrder: (order: LineOrder) => void
   readonly sought: string
@@ -29,7 +27,7 @@ interface Props {
 }
 
 /** What of the line is shown, and in which order: what can be bought, by fit, cost or how sure it is, and where a fish stands. */
-export function LineTools({ onlyOffered, offered, onOnly, order, onOrder, sought, onSought }: Props) {
+export function LineTools({ onlyOffered, offered, order, onOrder, sought, onSought }: Props) {
   const narrow = useMediaQuery('(max-width: 900px)')
   const [open, setOpen] = useState(false)
   const unfolded = !narrow || open || sought !== '' || order !== 'fit'
@@ -39,11 +37,7 @@ export function LineTools({ onlyOffered, offered, onOnly, order, onOrder, sought
       aria-label="What is shown"
       sx={{ px: 1.5, pb: 1, display: 'flex', flexWrap: 'wrap', columnGap: 2, rowGap: 0.5, alignItems: 'center' }}
     >
-      <FormControlLabel
-        control={<Switch checked={onlyOffered} onChange={(_event, on) => onOnly(on)} />}
-        label={offered > 0 && !narrow ? `Only what I can buy (${offered} fish)` : 'Only what I can buy'}
-        sx={{ mr: 0, minHeight: 44 }}
-      />
+      <OnlyOfferedSwitch onlyOffered={onlyOffered} offered={offered} />
       {narrow && !unfolded && (
         <Button onClick={() => setOpen(true)} sx={{ ml: 'auto' }}>
           Sort, find

@@ -101,7 +101,7 @@ export default function MerchantsPage() {
             <Button type="submit">Add</Button>
           </Box>
           <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-            Invented in the demo, as are their prices.
+            The merchants that the demo came with are invented, as are their prices.
           </Typography>
         </Paper>
         {chosen ? (

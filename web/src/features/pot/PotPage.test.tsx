@@ -10,6 +10,8 @@ describe('a pot of several', () => {
   it('shows as many fish as asked, longest in the pot first, and remembers how many in the address', async () => {
     await openPage('/dishes/stew/pot', KITCHEN)
     expect(within(await pot()).getAllByRole('listitem')).toHaveLength(3)
+    // Few of the fish of this test have a price.
+    fireEvent.click(screen.getByRole('switch', { name: /Only what I can buy/ }))
     fireEvent.click(screen.getByRole('button', { name: '4 kinds' }))
     await waitFor(async () => expect(within(await pot()).getAllByRole('listitem')).toHaveLength(4))
     expect(window.location.search).toBe('?fish=4')
@@ -21,11 +23,28 @@ describe('a pot of several', () => {
     expect(new Set(names).size).toBe(4)
   })
 
+  it('is taken with one press, all of its fish with one decision, and may be taken once', async () => {
+    const server = await openPage('/dishes/stew/pot?fish=2', KITCHEN)
+    const names = within(await pot())
+      .getAllByRole('heading')
+      .map(({ textContent }) => (textContent ?? '').split(' or ')[0])
+    fireEvent.click(screen.getAllByRole('button', { name: 'Take these 2' })[0] as HTMLElement)
+    expect((await screen.findByRole<HTMLButtonElement>('button', { name: 'These are taken' })).disabled).toBe(true)
+    const [serving] = (await server.servings()).filter(({ id }) => id === 'stew')
+    expect(serving?.choice?.beside).toHaveLength(1)
+    expect(await server.decisions('stew')).toHaveLength(1)
+    for (const name of names) expect((await screen.findByText(/are taken for/)).textContent).toContain(name)
+  })
+
   it('sets the runners-up beside it, none better', async () => {
     await openPage('/dishes/stew/pot?fish=2', KITCHEN)
     const others = await screen.findByRole('region', { name: 'Runners-up' })
-    for (const [, score, best] of (others.textContent ?? '').matchAll(/([\d.]+) against ([\d.]+)/g))
-      expect(Number(score)).toBeLessThanOrEqual(Number(best))
+    const told = within(others).getAllByText(/ against /)
+    expect(told.length).toBeGreaterThan(0)
+    for (const { textContent } of told) {
+      const [score, best] = (textContent ?? '').split(' against ').map(Number)
+      expect(score).toBeLessThanOrEqual(best ?? 0)
+    }
   })
 
   it('says why there is none', async () => {

@@ -5,17 +5,21 @@ import Paper from '@mui/material/Paper'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
-import type { Pot, PotPlace, ResolvedOffer } from '@tender-gill/contract'
-import { FORM_LABEL, formatMassToBuy } from '../../reader/index.ts'
+import type { Choice, Pot, PotPlace, ResolvedOffer } from '@tender-gill/contract'
+import { FORM_LABEL, formatMassToBuy, formatMoney, formatMoneyRange } from '../../reader/index.ts'
+import { listTaken } from '@tender-gill/core'
 import { useMemo } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { nameQuestion, useAnswer, useSheet, useOffers } from '../../engine/index.ts'
+import { OnlyOfferedSwitch } from '../../parts/OnlyOfferedSwitch.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
+import { useOnlyOffered } from '../../state/useOnlyOffered.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { fishPath } from '../../parts/bookWords.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
+import { useDecide } from '../decisions/index.ts'
 import { describeMaking, describeServing, nameCautions } from '../../parts/dishWords.ts'
 
 const COUNTS = [2, 3, 4, 5] as const
@@ -56,6 +60,9 @@ function PlaceRow({ place, offer, at }: { readonly place: PotPlace; readonly off
         </Typography>
         <Typography variant="body2" color="text.secondary">
           {place.offer}; buy {formatMassToBuy(place.buyG)} {FORM_LABEL[place.form]}
+          {place.portionCost
+            ? `; ${formatMoney(place.portionCost.typical, place.portionCost.currency)} of the portion`
+            : '; its price is not known'}
         </Typography>
         {place.cautions.length > 0 && (
           <Typography variant="body2" sx={{ color: 'warning.main', fontWeight: 700 }}>
@@ -66,7 +73,13 @@ function PlaceRow({ place, offer, at }: { readonly place: PotPlace; readonly off
       <Box sx={{ textAlign: 'right' }}>
         <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 22 }}>{place.fit.toFixed(0)}</Box>
         <Typography variant="body2" color="text.secondary">
-          {place.minutes > 0 && `about ${place.minutes} min`}
+          in its place
+          {place.minutes > 0 && (
+            <>
+              <br />
+              about {place.minutes} min
+            </>
+          )}
         </Typography>
       </Box>
     </Box>
@@ -91,16 +104,63 @@ function PotList({
   )
 }
 
+/** The fish of a pot as they are taken: the first that goes in, and the others beside it. */
+function toChoice({ places }: Pot): Choice | null {
+  const [first, ...beside] = places.map(({ species, offerId, form }) => ({ species, offerId, form }))
+  return first ? (beside.length > 0 ? { ...first, beside } : first) : null
+}
+const nameFish = (choice: Choice): string =>
+  listTaken(choice)
+    .map(({ offerId }) => offerId)
+    .sort()
+    .join('|')
+const isSame = (a: Choice | null, b: Choice | null): boolean => a !== null && b !== null && nameFish(a) === nameFish(b)
+
+/** What a portion of all of them costs, and the press that takes them. */
+function TakePot({ pot, dish, small = false }: { readonly pot: Pot; readonly dish: Dish; readonly small?: boolean }) {
+  const decide = useDecide(dish)
+  const choice = toChoice(pot)
+  const taken = isSame(dish.choice, choice)
+  const { portionCost } = pot
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2, rowGap: 1, mt: 1 }}>
+      <Typography>
+        {portionCost ? (
+          <>
+            <Box component="b" sx={{ fontFamily: HEADING, fontSize: small ? 19 : 28, lineHeight: 1 }}>
+              {formatMoney(portionCost.typical, portionCost.currency)}
+            </Box>{' '}
+            a portion, {formatMoneyRange(portionCost.low, portionCost.high, portionCost.currency)}
+          </>
+        ) : (
+          'A portion cannot be priced: not every price is known.'
+        )}
+      </Typography>
+      <Button
+        variant={small ? 'outlined' : 'contained'}
+        size={small ? 'medium' : 'large'}
+        disabled={taken || choice === null}
+        onClick={() => choice && void decide(choice)}
+        sx={{ ml: { md: 'auto' }, width: { xs: '100%', md: 'auto' } }}
+      >
+        {taken ? 'These are taken' : `Take these ${pot.places.length}`}
+      </Button>
+    </Box>
+  )
+}
+
 function PotView({ dish }: { readonly dish: Dish }) {
   const [search, setSearch] = useSearchParams()
   const k = COUNTS.find((count) => String(count) === search.get('fish')) ?? DEFAULT_COUNT
   const sheet = useSheet(dish.brief.date)
-  const key = sheet ? `${sheet.name}|${k}|${nameQuestion(dish.brief)}` : null
-  const answer = useAnswer(sheet, key, async (desk) => await desk.pot(dish.brief, k))
-  const plan = answer?.value.ok ? answer.value.value : null
+  const [only] = useOnlyOffered()
+  const key = sheet ? `${sheet.name}|${k}|${only}|${nameQuestion(dish.brief)}` : null
+  const answer = useAnswer(sheet, key, async (desk) => await desk.pot(dish.brief, k, only))
+  const shown = answer?.value.ok ? answer.value.value : null
+  const plan = shown?.plan
   const ids = useMemo(() => (plan ? [...new Set(plan.pots.flatMap(({ places }) => places.map(({ offerId }) => offerId)))] : []), [plan])
   const offers = useOffers(ids, dish.brief.date)
-  if (!plan) return <Waiting what="the pot" />
+  if (!shown || !plan) return <Waiting what="the pot" />
   const [best, ...others] = plan.pots
   return (
     <Box
@@ -133,12 +193,14 @@ function PotView({ dish }: { readonly dish: Dish }) {
             ))}
           </ToggleButtonGroup>
         </Box>
+        <OnlyOfferedSwitch onlyOffered={shown.onlyOffered} offered={shown.offered} />
         {best ? (
           <>
             <Typography>
               The best {k} of {plan.considered} that fill the places and differ from one another, in the order in which they go in.
             </Typography>
             <PotList pot={best} offers={offers} label="Into the pot, in this order" />
+            <TakePot pot={best} dish={dish} />
           </>
         ) : (
           <Alert severity="info">{plan.emptyBecause}</Alert>
@@ -147,7 +209,9 @@ function PotView({ dish }: { readonly dish: Dish }) {
           One fish alone
         </Button>
         <Typography variant="body2" color="text.secondary">
-          Minutes are from depth of flesh in the heat of this dish, ±20 %: they set the order; check the middle.
+          Each fish is bought for an even share of the portions. The figure of a fish tells how well it does what its place asks; price and
+          stock count in it as the dish asks them, so it is not its fit alone in the dish. Minutes are from depth of flesh in the heat of
+          this dish, ±20 %: they set the order; check the middle.
         </Typography>
       </Paper>
       {others.length > 0 && (
@@ -161,6 +225,7 @@ function PotView({ dish }: { readonly dish: Dish }) {
                 {pot.score.toFixed(1)} against {best?.score.toFixed(1)}
               </Typography>
               <PotList pot={pot} offers={offers} label={`A runner-up: ${pot.places.map(({ common }) => common).join(', ')}`} />
+              <TakePot pot={pot} dish={dish} small />
             </Box>
           ))}
         </Paper>

@@ -11,15 +11,13 @@ import { Shoal } from '../../drawings/Shoal.tsx'
 import { Tide } from '../../drawings/Tide.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { HEADING, INK } from '../../theme.ts'
-import { joinWords } from '../../parts/dishWords.ts'
+import { capitalise, joinWords } from '../../parts/dishWords.ts'
 import { MarketRooms } from '../../parts/MarketRooms.tsx'
 import { FeedNotice } from '../merchants/index.ts'
 import { sayDay, sayOrder } from '../../parts/orderWords.ts'
 
 const UNKNOWN_WORDS = { price: 'its usual price', condition: 'its condition', stock: 'its stock' } as const
 const FIRST_SHOWN = 12
-
-const capitalise = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
 interface FishProps {
   readonly fish: SlabFish

@@ -95,7 +95,7 @@ export default function StocksPage() {
           </Box>
           <MarketFiles what="stocks" />
           <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-            Invented in the demo. Wish and floor are set in the <Link to="/house">house</Link>.{' '}
+            What the demo came with is invented. Wish and floor are set in the <Link to="/house">house</Link>.{' '}
             <Link to="/market/standing">How a standing is worked out</Link>.
           </Typography>
         </Paper>

@@ -122,7 +122,7 @@ export default function WatersPage() {
           />
           <MarketFiles what="seasons" />
           <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-            Invented in the demo. A dish counts the year once its brief names the waters.
+            The waters and years that the demo came with are invented. A dish counts the year once its brief names the waters.
           </Typography>
         </Paper>
         {chosen && (
