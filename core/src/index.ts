@@ -45,6 +45,8 @@ export {
   layEndToEnd,
   listQuotes,
   sliceQuotes,
+  findUsualPrice,
+  gatherDays,
   sortQuotes,
   type GroupMove,
   type PriceEstimate,

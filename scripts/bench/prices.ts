@@ -1,5 +1,5 @@
 /** The price estimate foretelling made-up markets, beside two simple rules: the last quote, and the mean of all. */
-import { estimatePrice, gatherGroupMoves, gatherQuotes, type PriceQuote } from '@tender-gill/core'
+import { estimatePrice, findUsualPrice, gatherDays, gatherGroupMoves, gatherQuotes, type PriceQuote } from '@tender-gill/core'
 
 /** Mulberry32: a small seeded stream, enough for made-up markets. */
 function createRandom(seed: number) {
@@ -26,9 +26,9 @@ interface Regime {
 }
 
 const DAYS = 730
-const walk = (random: Random, step: number): number[] => {
+const walk = (random: Random, step: number, days = DAYS): number[] => {
   let level = 0
-  return Array.from({ length: DAYS }, () => (level += step * random.normal()))
+  return Array.from({ length: days }, () => (level += step * random.normal()))
 }
 const start = (random: Random) => Math.log(12) + 0.5 * random.normal()
 
@@ -154,5 +154,51 @@ for (const regime of REGIMES) {
   const mean = (sum: number) => (sum / sums.n).toFixed(4)
   console.log(
     `${regime.name}: ${mean(sums.ours)}; ${(sums.ours / sums.last).toFixed(3)} of the last quote's, ${(sums.ours / sums.mean).toFixed(3)} of the mean's; range holds ${((100 * sums.held) / sums.n).toFixed(1)} % (${sums.n} foretold)`,
+  )
+}
+
+/**
+ * The usual price of a month against what was then asked in it, each month of the third year held back in turn; beside the middle of the whole
+ * year before, which knows no season. A shelf with a season of its own, that repeats, and one without.
+ */
+const MONTH_DAYS = 30
+const YEAR_DAYS = 365
+const playYears = (random: Random, swing: number): readonly PriceQuote[] => {
+  const level = start(random)
+  const peak = YEAR_DAYS * random.uniform()
+  const drift = walk(random, 0.004, 3 * YEAR_DAYS)
+  return Array.from({ length: 3 * YEAR_DAYS }, (_, day) => day)
+    .filter((day) => day % 2 === 0)
+    .map((day) => ({
+      day,
+      logPerKg: level + (drift[day] ?? 0) + swing * Math.cos((2 * Math.PI * (day - peak)) / YEAR_DAYS) + 0.05 * random.normal(),
+    }))
+}
+const middle = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? Number.NaN
+for (const [name, swing] of [
+  ['a year that swings by a third', 0.3],
+  ['a year that does not', 0],
+] as const) {
+  const sums = { ours: 0, year: 0, within: 0, n: 0 }
+  for (const seed of SEEDS)
+    for (let fish = 0; fish < 6; fish += 1) {
+      const quotes = playYears(createRandom(seed + fish), swing)
+      for (let month = 0; month < 12; month += 1) {
+        const from = 2 * YEAR_DAYS + month * MONTH_DAYS
+        const asked = quotes.filter(({ day }) => day >= from && day < from + MONTH_DAYS).map(({ logPerKg }) => logPerKg)
+        const before = quotes.filter(({ day }) => day < from)
+        const sameMonth = before
+          .filter(({ day }) => day >= from - YEAR_DAYS && day < from - YEAR_DAYS + MONTH_DAYS)
+          .map(({ logPerKg }) => logPerKg)
+        const usual = findUsualPrice(gatherDays(before), from + MONTH_DAYS / 2)
+        if (usual === null) continue
+        sums.ours += Math.abs(Math.log(usual) - middle(asked))
+        sums.year += Math.abs(middle(before.filter(({ day }) => day >= from - YEAR_DAYS).map(({ logPerKg }) => logPerKg)) - middle(asked))
+        sums.within += Number(Math.log(usual) >= Math.min(...sameMonth) && Math.log(usual) <= Math.max(...sameMonth))
+        sums.n += 1
+      }
+    }
+  console.log(
+    `usual price of a month held back, ${name}: ${(sums.ours / sums.n).toFixed(4)}; ${(sums.ours / sums.year).toFixed(3)} of the year's middle; within what was asked in that month the year before ${((100 * sums.within) / sums.n).toFixed(0)} % (${sums.n} months)`,
   )
 }

@@ -67,7 +67,7 @@ describe('the cover card', () => {
   })
 
   it('marks a stand-in of another allergen, however much of the ladder is printed', () => {
-    const open = dish('open', { method: 'grill', format: 'chunk', kinds: ['fish', 'mollusc'] }, monkfish)
+    const open = dish('open', { method: 'grill', format: 'chunk', kinds: ['fish', 'cephalopod', 'bivalve'] }, monkfish)
     const allergens = new Map(bare.offers.map(({ label, species, allergen }) => [`${species}|${label}`, allergen]))
     for (const { species, offer, otherAllergen } of card([open]).rows.flatMap(({ ladder }) => ladder))
       expect(otherAllergen).toBe(allergens.get(`${species}|${offer}`) !== 'fish')

@@ -12,9 +12,10 @@ const formatDay = (iso: string) =>
 
 /** Which kitchen one stands in, its waters and its day; walking into another starts at its own dishes. */
 export function KitchenSwitch() {
-  const { data: kitchens = [] } = useKitchensQuery()
+  const { data } = useKitchensQuery()
   const { data: kitchen } = useKitchenQuery()
   if (!kitchen) return null
+  const kitchens = data ?? [kitchen]
   // Another kitchen is another page: nothing of this one goes along.
   const choose = (id: string) => window.location.assign(`${kitchenPath(id)}/`)
   return (

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import type { ResolvedOffer } from '@tender-gill/contract'
+import { DayField } from '../../parts/moments.tsx'
 import { REASONS, type TypedAbsence } from './absenceParams.ts'
 
 const ALL = ''
@@ -56,21 +57,14 @@ export function MarkForm({ absence, offers, onSet }: Props) {
           </MenuItem>
         ))}
       </TextField>
-      <TextField
-        {...field}
-        type="date"
-        label="First day"
-        value={absence.from}
-        onChange={({ target }) => onSet('from', target.value || null)}
-      />
-      <TextField
-        {...field}
-        type="date"
+      <DayField required label="First day" value={absence.from} width="100%" onChange={(day) => onSet('from', day || null)} />
+      <DayField
+        required
         label="Last day"
         value={absence.to}
-        error={upsideDown}
-        helperText={upsideDown ? 'before the first day' : undefined}
-        onChange={({ target }) => onSet('to', target.value || null)}
+        width="100%"
+        problem={upsideDown ? 'before the first day' : undefined}
+        onChange={(day) => onSet('to', day || null)}
       />
     </Box>
   )

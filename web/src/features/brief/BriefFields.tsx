@@ -27,7 +27,7 @@ import {
   WEIGHED,
 } from './briefChoices.ts'
 import { WatersChoice } from './WatersChoice.tsx'
-import { Choice, TextInput, Tick } from './fields.tsx'
+import { Choice, DayInput, TextInput, Tick } from './fields.tsx'
 
 function Group({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
@@ -132,7 +132,7 @@ export function BriefFields() {
         {asksRawTreatment(method) && <Choice name="rawTreatment" label="Before serving raw" options={TREATMENTS} />}
       </Group>
       <Group title="When, how much, for whom">
-        <TextInput name="date" label="Served on" hint={isPast ? 'That day is past' : 'Empty: no day yet'} date />
+        <DayInput name="date" label="Served on" hint={isPast ? 'That day is past' : 'Empty: no day yet'} />
         <TextInput name="covers" label="Covers" numeric />
         <TextInput name="portionG" label="Portion, g" numeric />
         {asksWeighing(method) && <Choice name="portionBasis" label="Weighed" options={WEIGHED} />}

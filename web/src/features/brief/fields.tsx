@@ -3,6 +3,7 @@ import FormControlLabel from '@mui/material/FormControlLabel'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import { Controller, useFormContext } from 'react-hook-form'
+import { DayField } from '../../parts/moments.tsx'
 import type { BriefForm } from './briefForm.ts'
 
 type Name = keyof BriefForm
@@ -19,20 +20,40 @@ export function TextInput({
   hint,
   numeric = false,
   wide = false,
-  date = false,
-}: FieldProps & { readonly numeric?: boolean; readonly wide?: boolean; readonly date?: boolean }) {
+}: FieldProps & { readonly numeric?: boolean; readonly wide?: boolean }) {
   const { register, formState } = useFormContext<BriefForm>()
   const problem = formState.errors[name]?.message
   return (
     <TextField
       {...register(name)}
-      type={date ? 'date' : 'text'}
       label={label}
       error={Boolean(problem)}
       helperText={problem ?? hint}
       fullWidth={wide}
       slotProps={{ htmlInput: { inputMode: numeric ? 'decimal' : 'text' }, inputLabel: { shrink: true } }}
       sx={{ width: wide ? undefined : { xs: numeric ? 'calc(50% - 8px)' : '100%', sm: 180 } }}
+    />
+  )
+}
+
+/** A day, or none. */
+export function DayInput({ name, label, hint }: FieldProps) {
+  const { control, formState } = useFormContext<BriefForm>()
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) => (
+        <DayField
+          label={label}
+          value={typeof field.value === 'string' ? field.value : ''}
+          problem={formState.errors[name]?.message}
+          hint={hint}
+          width={220}
+          size="medium"
+          onChange={field.onChange}
+        />
+      )}
     />
   )
 }

@@ -10,6 +10,7 @@ import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { useBringListMutation, useKitchenQuery, useMerchantsQuery, useTakeListBackMutation } from '../../api/api.ts'
 import { BadRows, FilePicker, useImport } from '../../parts/import/index.ts'
+import { DayField } from '../../parts/moments.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { INK } from '../../theme.ts'
 import { MarketRooms } from '../../parts/MarketRooms.tsx'
@@ -109,14 +110,7 @@ function Bring({ record, kitchen }: { readonly record: MerchantRecord; readonly 
         A list of {record.merchant.name}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
-        <TextField
-          size="small"
-          type="date"
-          label="Of the day"
-          value={date}
-          onChange={({ target }) => target.value && setDate(target.value)}
-          slotProps={{ inputLabel: { shrink: true } }}
-        />
+        <DayField required label="Of the day" value={date} onChange={(day) => day !== '' && setDate(day)} />
         <FilePicker
           variant="contained"
           label="Choose a file"

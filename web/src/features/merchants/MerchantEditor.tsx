@@ -5,7 +5,12 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { FeedState, Kitchen, Merchant, MerchantRecord } from '@tender-gill/contract'
 import { DraftNotice, KeptLine, useDocument } from '../../documents/index.ts'
+import { HourField } from '../../parts/moments.tsx'
+import { NumberField } from '../../parts/NumberField.tsx'
 import { WEEKDAYS } from '../../parts/orderWords.ts'
+
+const DAYS_AHEAD = { least: 0, most: 14, whole: true }
+const LEAST_ORDER = { least: 0, most: 100_000 }
 
 interface Props {
   readonly record: MerchantRecord
@@ -49,34 +54,20 @@ export function MerchantEditor({ record, kitchen, feeds }: Props) {
         ))}
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-        <TextField
-          label="Order by"
-          size="small"
-          type="time"
-          value={value.orderBy}
-          onChange={({ target }) => /^\d\d:\d\d$/.test(target.value) && change({ ...value, orderBy: target.value })}
-          slotProps={{ inputLabel: { shrink: true } }}
-        />
-        <TextField
+        <HourField label="Order by" value={value.orderBy} onChange={(orderBy) => orderBy !== '' && change({ ...value, orderBy })} />
+        <NumberField
           label="Days before"
-          size="small"
-          type="number"
-          sx={{ width: 120 }}
+          width={120}
           value={value.daysAhead}
-          onChange={({ target }) => change({ ...value, daysAhead: Math.min(14, Math.max(0, Math.round(Number(target.value)))) })}
+          scale={DAYS_AHEAD}
+          onChange={(daysAhead) => daysAhead !== null && change({ ...value, daysAhead })}
         />
-        <TextField
+        <NumberField
+          optional
           label={`Least order, ${kitchen.currency}`}
-          size="small"
-          type="number"
-          sx={{ width: 150 }}
-          value={value.minimumOrder?.amount ?? ''}
-          onChange={({ target }) =>
-            change({
-              ...value,
-              minimumOrder: target.value === '' ? null : { amount: Math.max(0, Number(target.value)), currency: kitchen.currency },
-            })
-          }
+          value={value.minimumOrder?.amount ?? null}
+          scale={LEAST_ORDER}
+          onChange={(amount) => change({ ...value, minimumOrder: amount === null ? null : { amount, currency: kitchen.currency } })}
         />
         {keys.length > 0 && (
           <TextField

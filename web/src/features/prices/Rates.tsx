@@ -6,8 +6,9 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { Kitchen } from '@tender-gill/contract'
 import { describeDay } from '../../reader/index.ts'
-import { useForm } from 'react-hook-form'
+import { Controller, useForm } from 'react-hook-form'
 import { toProblemDetails, useCreateRateMutation, useRatesQuery, useRemoveRateMutation } from '../../api/api.ts'
+import { DayField } from '../../parts/moments.tsx'
 import { typedNumber } from '../../typed/index.ts'
 
 interface RateForm {
@@ -23,7 +24,7 @@ export function Rates({ kitchen }: { readonly kitchen: Kitchen }) {
   const { data: rates = [] } = useRatesQuery()
   const [create, { error }] = useCreateRateMutation()
   const [remove] = useRemoveRateMutation()
-  const { register, handleSubmit, reset, formState } = useForm<RateForm>({
+  const { control, register, handleSubmit, reset, formState } = useForm<RateForm>({
     defaultValues: { currency: '', worth: '', date: kitchen.today },
   })
   const keep = handleSubmit(async ({ currency, worth, date }) => {
@@ -69,12 +70,13 @@ export function Rates({ kitchen }: { readonly kitchen: Kitchen }) {
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
           {...register('worth', { validate: (text) => typedNumber(text, WORTH) !== undefined || 'a number above 0' })}
         />
-        <TextField
-          size="small"
-          type="date"
-          label="from"
-          slotProps={{ inputLabel: { shrink: true } }}
-          {...register('date', { required: true })}
+        <Controller
+          control={control}
+          name="date"
+          rules={{ required: 'a day is wanted' }}
+          render={({ field }) => (
+            <DayField required label="from" value={field.value} problem={errors.date?.message} onChange={field.onChange} />
+          )}
         />
         <Button type="submit" variant="outlined">
           Keep the rate

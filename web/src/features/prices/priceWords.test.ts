@@ -10,9 +10,9 @@ const series = (typical: number, patch: object = {}): PriceHistory['series'][num
 describe('a price in words', () => {
   it('is held against its usual price for the month, where that is known', () => {
     expect([18, 20.4, 26].map((typical) => describeUsual(series(typical)))).toEqual([
-      '10 % below its usual price for the month.',
-      'At its usual price for the month.',
-      '30 % above its usual price for the month.',
+      '10 % below its usual price for the month, €20.00 a kilo.',
+      'At its usual price for the month, €20.00 a kilo.',
+      '30 % above its usual price for the month, €20.00 a kilo.',
     ])
     expect(describeUsual({ ...series(18), usualPerKg: null })).toContain('Too few days')
   })

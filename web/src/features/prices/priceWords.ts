@@ -1,14 +1,15 @@
-import { formatMassPriceRange } from '../../reader/index.ts'
+import { formatMassPrice, formatMassPriceRange } from '../../reader/index.ts'
 import type { PriceHistory } from '@tender-gill/contract'
 
 type Series = PriceHistory['series'][number]
 
-/** Today's price beside what it usually is at this time of the year. */
-export function describeUsual({ now, usualPerKg }: Series): string {
+/** Today's price beside what it usually is at this time of the year, in money too. */
+export function describeUsual({ now, usualPerKg, currency }: Series): string {
   if (usualPerKg === null) return 'Too few days of quotes to say what is usual.'
   const percent = Math.round((now.perKg.typical / usualPerKg - 1) * 100)
-  if (Math.abs(percent) < 3) return 'At its usual price for the month.'
-  return percent < 0 ? `${-percent} % below its usual price for the month.` : `${percent} % above its usual price for the month.`
+  const usual = `its usual price for the month, ${formatMassPrice(usualPerKg, currency)}`
+  if (Math.abs(percent) < 3) return `At ${usual}.`
+  return `${Math.abs(percent)} % ${percent < 0 ? 'below' : 'above'} ${usual}.`
 }
 
 /** What the estimate rests on. */

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { Season, Slab, SlabFish } from '@tender-gill/contract'
-import { FORM_LABEL, describeMass, formatMassPrice, formatMoney, formatMoneyRange } from '../../reader/index.ts'
+import { FORM_LABEL, describeMass, formatMassPrice, formatMoney, formatMoneyRange, nameMonth } from '../../reader/index.ts'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useKitchenQuery, useMerchantsQuery, useSeasonsQuery, useSlabQuery } from '../../api/api.ts'
@@ -52,7 +52,23 @@ function Dishes({ dishes, species, common }: Pick<SlabFish, 'dishes' | 'species'
 }
 
 function SlabRow({ fish, season, today, portionG }: FishProps) {
-  const { common, offer, form, good, because, unknown, portionCost, perKg, currency, merchant, quotes, latestDate, stock, order } = fish
+  const {
+    common,
+    offer,
+    form,
+    good,
+    because,
+    unknown,
+    portionCost,
+    perKg,
+    usualPerKg,
+    currency,
+    merchant,
+    quotes,
+    latestDate,
+    stock,
+    order,
+  } = fish
   const month = Number(today.slice(5, 7))
   return (
     <Box
@@ -96,8 +112,14 @@ function SlabRow({ fish, season, today, portionG }: FishProps) {
           {portionCost ? formatMoney(portionCost.typical, portionCost.currency) : 'price in another currency'}
         </Box>
         <Typography variant="body2" color="text.secondary">
-          {portionCost ? `a portion of ${describeMass(portionG)}, ${formatMoneyRange(portionCost.low, portionCost.high, currency)}` : ''}
-          {` from ${formatMassPrice(perKg.typical, currency)}`}
+          {portionCost && (
+            <>
+              a portion of {describeMass(portionG)}, {formatMoneyRange(portionCost.low, portionCost.high, currency)}
+              <br />
+            </>
+          )}
+          {formatMassPrice(perKg.typical, currency)}
+          {usualPerKg !== null && `, usually ${formatMassPrice(usualPerKg, currency)} in ${nameMonth(month)}`}
           <br />
           {quotes} {quotes === 1 ? 'quote' : 'quotes'}, last {latestDate ? sayDay(latestDate, today) : 'without a day'}
           {merchant ? `, ${merchant}` : ''}

@@ -8,7 +8,9 @@ import { useState } from 'react'
 import { useRemoveSeasonMutation, useRestoreSeasonMutation } from '../../api/api.ts'
 import { describeTide } from '../../drawings/Tide.tsx'
 import { DraftNotice, KeptLine, useDocument } from '../../documents/index.ts'
-import { setGear, setLeastCm, shiftHalfYear } from './yearEdit.ts'
+import { NumberField } from '../../parts/NumberField.tsx'
+import { MonthDayField } from '../../parts/moments.tsx'
+import { LEAST_CM, setGear, setLeastCm, shiftHalfYear } from './yearEdit.ts'
 import { YearPainter } from './YearPainter.tsx'
 import { useUndoable } from '../../notices/index.ts'
 
@@ -16,15 +18,11 @@ import { useUndoable } from '../../notices/index.ts'
 function Closures({ season, onChange }: { readonly season: Season; readonly onChange: (season: Season) => void }) {
   const closures = season.closures ?? []
   const set = (next: NonNullable<Season['closures']>) => onChange({ ...season, closures: next })
-  // A closure is months and days; the year in the field is any that has a 29 February.
   const field = (at: number, end: 'from' | 'to') => (
-    <TextField
-      size="small"
-      type="date"
+    <MonthDayField
       label={end === 'from' ? 'Closed from' : 'to'}
-      value={`2024-${closures[at]?.[end] ?? '01-01'}`}
-      onChange={({ target }) => target.value && set(closures.map((one, i) => (i === at ? { ...one, [end]: target.value.slice(5) } : one)))}
-      slotProps={{ inputLabel: { shrink: true } }}
+      value={closures[at]?.[end] ?? '01-01'}
+      onChange={(day) => day !== '' && set(closures.map((one, i) => (i === at ? { ...one, [end]: day } : one)))}
     />
   )
   return (
@@ -85,15 +83,16 @@ export function Year({ record, name, month, onAnother }: YearProps) {
         onChange={({ target }) => change(setGear(value, target.value))}
         slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
       />
-      <TextField
-        size="small"
-        type="number"
-        label="Least length landed, cm"
-        sx={{ mt: 1, width: 200 }}
-        value={value.leastCm ?? ''}
-        onChange={({ target }) => change(setLeastCm(value, target.value))}
-        slotProps={{ inputLabel: { shrink: true } }}
-      />
+      <Box sx={{ display: 'inline-block', mt: 1 }}>
+        <NumberField
+          optional
+          label="Least length landed, cm"
+          width={200}
+          value={value.leastCm ?? null}
+          scale={LEAST_CM}
+          onChange={(leastCm) => change(setLeastCm(value, leastCm))}
+        />
+      </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5, alignItems: 'center' }}>
         <Button size="small" onClick={() => change(opened)}>
           As it was

@@ -1,7 +1,9 @@
 import type { Season } from '@tender-gill/contract'
-import { typedNumber } from '../../typed/index.ts'
+import type { Scale } from '../../typed/index.ts'
 
 export type Curve = 'landings' | 'condition'
+/** The least length at which a fish may be landed, cm. */
+export const LEAST_CM: Scale = { least: 1, most: 500 }
 export const MOST: Record<Curve, number> = { landings: 10, condition: 10 }
 const UNKNOWN_CONDITION = 7
 
@@ -22,10 +24,9 @@ export function setGear(season: Season, text: string): Season {
 }
 
 /** The year with its size limit as typed; emptied, none is known. */
-export function setLeastCm(season: Season, text: string): Season {
+export function setLeastCm(season: Season, leastCm: number | null): Season {
   const { leastCm: _before, ...rest } = season
-  const leastCm = typedNumber(text, { least: 1, most: 500 })
-  return leastCm === undefined ? rest : { ...rest, leastCm }
+  return leastCm === null ? rest : { ...rest, leastCm }
 }
 
 const shiftDay = (monthDay: string): string => {
