@@ -10,13 +10,17 @@ export const MonthOfDish = closed({
   leader: nullable(closed({ species: ScientificName, common: Text(80), fit: Type.Number(), firstShare: Fraction })),
   /** Shares of first places of the fish that lead any month, in the order of the year's list. */
   shares: Type.Array(Fraction),
+  /** Fit of the fittest in this month; null where none can do it. */
+  best: nullable(Type.Number()),
+  /** Fit of each of the year's fish in this month, in the order of its list; null where it cannot do the dish then. */
+  fits: Type.Array(nullable(Type.Number())),
 })
 export type MonthOfDish = Static<typeof MonthOfDish>
 
 /** A dish over the year: the line-up in the middle of every month. */
 export const YearOfDish = closed(
   {
-    /** Fish that come first in any month in some draws, the most over the year first. */
+    /** Fish that come first in any month in some draws, the most over the year first; the one taken for the dish last, where it never leads. */
     fish: Type.Array(closed({ species: ScientificName, common: Text(80) })),
     months: Type.Array(MonthOfDish, { minItems: 12, maxItems: 12 }),
     /** Whether any year is known in the waters of the dish; without one every month is alike. */

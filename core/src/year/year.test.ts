@@ -38,6 +38,24 @@ describe('a dish over the year', () => {
     }
   })
 
+  it('tells how good each month is for the dish and for each of its fish, the one taken among them though it never leads', () => {
+    const clumsy = buildOffer('Piscis malus', { flesh: { tolerance: 0.5 } })
+    const three: OfferSheet = {
+      ...sheet,
+      offers: [...sheet.offers, clumsy],
+      seasons: [...(sheet.seasons ?? []), season('Piscis malus', SUMMER)],
+    }
+    const asked = buildBrief({ waters: 'sound' })
+    const { fish, months } = must(findYearOfDish(asked, three, { today: TODAY, taken: 'Piscis malus' }))
+    expect(fish.at(-1)?.species).toBe('Piscis malus')
+    expect(year({}, three).fish.map(({ species }) => species)).not.toContain('Piscis malus')
+    for (const { date, best, fits } of months) {
+      const { ranked } = must(rankLineUp({ ...asked, date }, three, { today: TODAY, shares: false }))
+      expect(best).toBe(ranked[0]?.fit ?? null)
+      expect(fits).toEqual(fish.map(({ species }) => ranked.find((row) => row.species === species)?.fit ?? null))
+    }
+  })
+
   it('is the same all year where no year is kept, and says so', () => {
     const { months, known } = year({}, buildSheet(buildOffer('Piscis unus')))
     expect(known).toBe(false)

@@ -9,22 +9,31 @@ const DRAWS_A_MONTH = 400
 const MOST_FISH = 6
 const MONTHS = Array.from({ length: 12 }, (_, i) => i + 1)
 
+export interface YearOptions {
+  readonly today: string
+  /** A fish that is told of in any case, by its accepted name. */
+  readonly taken?: string
+}
+
 interface Ranked {
   readonly month: number
   readonly date: string
   readonly ranked: LineUp['ranked']
 }
 
-/** Fish by how often they come first over the whole year. */
-function listFish(ranked: readonly Ranked[]): YearOfDish['fish'] {
+/** Fish by how often they come first over the whole year, and the one that is taken. */
+function listFish(ranked: readonly Ranked[], taken: string | undefined): YearOfDish['fish'] {
   const sums = new Map<string, { readonly common: string; readonly sum: number }>()
   for (const month of ranked)
     for (const { species, common, firstShare } of month.ranked)
       if (firstShare > 0) sums.set(species, { common, sum: (sums.get(species)?.sum ?? 0) + firstShare })
-  return [...sums]
+  const leaders = [...sums]
     .sort(([a, { sum: x }], [b, { sum: y }]) => y - x || (a < b ? -1 : 1))
     .slice(0, MOST_FISH)
     .map(([species, { common }]) => ({ species, common }))
+  const row = ranked.flatMap((month) => month.ranked).find(({ species }) => species === taken)
+  if (!row || leaders.some(({ species }) => species === taken)) return leaders
+  return [...leaders, { species: row.species, common: row.common }]
 }
 
 function describeMonth({ month, date, ranked }: Ranked, fish: YearOfDish['fish']): MonthOfDish {
@@ -38,6 +47,8 @@ function describeMonth({ month, date, ranked }: Ranked, fish: YearOfDish['fish']
     able: ranked.length,
     leader: first ? { species: first.species, common: first.common, fit: first.fit, firstShare: first.firstShare } : null,
     shares: fish.map(({ species }) => ranked.find((row) => row.species === species)?.firstShare ?? 0),
+    best: ranked[0]?.fit ?? null,
+    fits: fish.map(({ species }) => ranked.find((row) => row.species === species)?.fit ?? null),
   }
 }
 
@@ -48,7 +59,7 @@ function describeMonth({ month, date, ranked }: Ranked, fish: YearOfDish['fish']
 export function* stepYearOfDish(
   brief: Brief,
   sheet: OfferSheet,
-  { today }: { readonly today: string },
+  { today, taken }: YearOptions,
 ): Generator<number, Result<YearOfDish, readonly Problem[]>> {
   const now = createBoard(brief, sheet, today)
   if (!now.ok) return now
@@ -59,7 +70,7 @@ export function* stepYearOfDish(
     const board = createBoard({ ...brief, date, draws: DRAWS_A_MONTH, allOffers: false }, sheet, today)
     ranked.push({ month, date, ranked: board.ok ? rankBoard(board.value, sheet, { leftOut: false }).ranked : [] })
   }
-  const fish = listFish(ranked)
+  const fish = listFish(ranked, taken)
   const months = ranked.map((month) => describeMonth(month, fish))
   return {
     ok: true,
@@ -72,11 +83,7 @@ export function* stepYearOfDish(
 }
 
 /** The year in one go. */
-export function findYearOfDish(
-  brief: Brief,
-  sheet: OfferSheet,
-  options: { readonly today: string },
-): Result<YearOfDish, readonly Problem[]> {
+export function findYearOfDish(brief: Brief, sheet: OfferSheet, options: YearOptions): Result<YearOfDish, readonly Problem[]> {
   const steps = stepYearOfDish(brief, sheet, options)
   for (;;) {
     const step = steps.next()

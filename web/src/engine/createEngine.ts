@@ -239,9 +239,14 @@ export function createEngine(shelf: SheetShelf) {
       }
     },
     /** A dish over the year, a month at a time; other questions are answered in between. */
-    year: async (ref: SheetRef, brief: Brief, onMonth: (done: number) => void): Promise<Result<YearOfDish, readonly Problem[]>> => {
+    year: async (
+      ref: SheetRef,
+      brief: Brief,
+      taken: string | undefined,
+      onMonth: (done: number) => void,
+    ): Promise<Result<YearOfDish, readonly Problem[]>> => {
       const { sheet, today } = await open(ref)
-      const work = stepYearOfDish(brief, sheet, { today })
+      const work = stepYearOfDish(brief, sheet, { today, ...(taken === undefined ? {} : { taken }) })
       for (;;) {
         const step = work.next()
         if (step.done) return tell(step.value)

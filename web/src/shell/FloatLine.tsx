@@ -65,6 +65,8 @@ function Item({ float, at, index, here }: { readonly float: Float; readonly at: 
   return <li>{float.built ? stop : <Tooltip title={`Not built yet. It will show ${float.will}.`}>{stop}</Tooltip>}</li>
 }
 
+const BESIDE = 'line-up'
+
 /** The line of floats; on a phone one step with previous, next and a sheet of all eight. */
 export function FloatLine() {
   const { pathname } = useLocation()
@@ -72,8 +74,11 @@ export function FloatLine() {
   const [open, setOpen] = useState(false)
   const here = FLOATS.findIndex((float) => float.slug === slug)
   if (!slug) return null
-  const next = FLOATS.slice(here + 1).find(({ built }) => built)
-  const previous = [...FLOATS.slice(0, Math.max(0, here))].reverse().find(({ built }) => built)
+  const isBeside = here < 0
+  const next = isBeside ? undefined : FLOATS.slice(here + 1).find(({ built }) => built)
+  // What stands beside the line, a pot or the year of a dish, was reached from its line-up.
+  const before = isBeside ? FLOATS.slice(0, FLOATS.findIndex((float) => float.slug === BESIDE) + 1) : FLOATS.slice(0, here)
+  const previous = [...before].reverse().find(({ built }) => built)
   return (
     <Box component="nav" aria-label="The line" sx={{ '@media print': { display: 'none' } }}>
       <Box sx={{ display: { xs: 'none', md: 'block' } }}>
@@ -88,7 +93,7 @@ export function FloatLine() {
           ‹ {previous?.label ?? 'Home'}
         </Button>
         <Button onClick={() => setOpen(!open)} aria-expanded={open} sx={{ flex: 1, color: INK.squid }}>
-          {FLOATS[here]?.label ?? ''}, {here + 1} of {FLOATS.length}
+          {isBeside ? 'The line' : `${FLOATS[here]?.label ?? ''}, ${here + 1} of ${FLOATS.length}`}
         </Button>
         {next && id !== 'new' ? (
           <Button component={Link} to={addressOf(id, next.slug)}>

@@ -19,14 +19,19 @@ describe('a dish over the year', () => {
     })
     const rows = within(await screen.findByRole('list', { name: 'Month by month' })).getAllByRole('listitem')
     expect(rows).toHaveLength(12)
+    const table = screen.getByRole('table', { name: 'Fit of 100 in each month' })
+    expect(within(table).getAllByRole('columnheader')).toHaveLength(12)
+    for (const name of ['Pan fish', 'Atlantic cod', 'Whiting']) expect(within(table).getByRole('rowheader', { name })).toBeDefined()
     for (const row of rows) expect(row.textContent).toMatch(/first in (over |under )?\d+ of 100|No fish can/)
     fireEvent.click(screen.getByRole('link', { name: 'Set the dish in October' }))
     await waitFor(async () => expect((await server.brief('pan'))?.date).toBe('2026-10-15'))
   })
 
-  it('leads to the brief where no waters are named', async () => {
-    await openPage('/dishes/stew/year', MARKET)
+  it('where no waters are named, has those that are kept, one press away', async () => {
+    const server = await openPage('/dishes/stew/year', MARKET)
     expect(await screen.findByRole('heading', { name: 'No year is counted' })).toBeDefined()
-    expect(screen.getByRole('link', { name: 'Name the waters' }).getAttribute('href')).toBe('/k/lantern/dishes/stew/brief')
+    fireEvent.click(await screen.findByRole('button', { name: /^It comes from Sound/ }))
+    expect(await screen.findByRole('list', { name: 'Month by month' })).toBeDefined()
+    await waitFor(async () => expect((await server.brief('stew'))?.waters).toEqual(['Sound']))
   })
 })

@@ -9,14 +9,15 @@ import { nameMonth } from '../../reader/index.ts'
 import { proxy } from 'comlink'
 import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
-import { useKitchenQuery } from '../../api/api.ts'
+import { useKitchenQuery, useSeasonsQuery } from '../../api/api.ts'
 import { nameQuestion, useAnswer, useSheet } from '../../engine/index.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
 import { joinWords, ofHundred } from '../../parts/dishWords.ts'
-import { describeYear } from './yearWords.ts'
+import { MonthTable } from './MonthTable.tsx'
+import { describeBest, describeYear } from './yearWords.ts'
 
 const YearChart = lazy(() => import('./YearChart.tsx'))
 
@@ -65,14 +66,36 @@ function MonthList({ year, dish, month }: { readonly year: YearOfDish; readonly 
   )
 }
 
+/** The waters whose years the kitchen keeps, named for the dish with one press. */
+function NameWaters({ dish, waters }: { readonly dish: Dish; readonly waters: readonly string[] }) {
+  if (waters.length === 0)
+    return (
+      <Button component={Link} to="/market/waters" variant="outlined">
+        Keep the year of a water
+      </Button>
+    )
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
+      {waters.map((water) => (
+        <Button key={water} variant="outlined" size="large" onClick={() => dish.edit({ brief: { ...dish.brief, waters: [water] } })}>
+          It comes from {water}
+        </Button>
+      ))}
+    </Box>
+  )
+}
+
 function YearView({ dish }: { readonly dish: Dish }) {
   const { data: kitchen } = useKitchenQuery()
   const sheet = useSheet(dish.brief.date)
   const [done, setDone] = useState(0)
-  const answer = useAnswer(sheet, sheet ? `${sheet.name}|year|${nameQuestion(dish.brief)}` : null, async (desk) => {
+  const taken = dish.choice?.species
+  const answer = useAnswer(sheet, sheet ? `${sheet.name}|year|${taken ?? ''}|${nameQuestion(dish.brief)}` : null, async (desk) => {
     const watch = proxy((months: number) => setDone(months))
-    return await desk.year(dish.brief, watch)
+    return await desk.year(dish.brief, taken, watch)
   })
+  const { data: seasons = [] } = useSeasonsQuery()
+  const waters = [...new Set(seasons.map(({ season }) => season.water))].sort()
   if (answer && !answer.value.ok)
     return <Alert severity="error">{answer.value.error.map(({ path, message }) => `${path}: ${message}`).join('; ')}</Alert>
   const year = answer?.value.ok ? answer.value.value : undefined
@@ -95,29 +118,36 @@ function YearView({ dish }: { readonly dish: Dish }) {
       }}
     >
       <Paper component="section" aria-label="The year" sx={{ p: 2 }}>
-        <Typography variant="h1">{year.known ? describeYear(year) : 'No year is counted'}</Typography>
+        <Typography variant="h1">{year.known ? describeBest(year) : 'No year is counted'}</Typography>
         <Typography color="text.secondary" gutterBottom>
           {year.known
-            ? `${dish.brief.dish}: who comes first in how many of 100 draws`
-            : 'The brief names no waters, so every month is alike. Name them in the brief, and the years kept there are counted.'}
+            ? `${dish.brief.dish}: how well it can be done in each month, and by whom, of 100. All fish of the book, since lists of other months are not known.`
+            : 'The brief names no waters, so every month is alike. With the waters named, the years kept there are counted.'}
         </Typography>
-        {!year.known && (
-          <Button component={Link} to={`/dishes/${dish.id}/brief`} variant="outlined">
-            Name the waters
-          </Button>
+        {!year.known && <NameWaters dish={dish} waters={waters} />}
+        {year.known && <MonthTable year={year} dish={dish.brief.dish} month={month} />}
+        {year.known && (
+          <>
+            <Typography variant="h2" sx={{ mt: 2 }}>
+              {describeYear(year)}
+            </Typography>
+            <div role="img" aria-label={`Who comes first: ${joinWords(year.fish.map(({ common }) => common))}; month by month in the list`}>
+              <Suspense fallback={<Waiting what="the chart" />}>
+                <YearChart year={year} month={month} />
+              </Suspense>
+            </div>
+            <Typography variant="body2" color="text.secondary">
+              Who comes first in how many of 100 draws. From the bottom: {joinWords(year.fish.map(({ common }) => common))}. 400 draws a
+              month, the same everywhere else.
+            </Typography>
+          </>
         )}
-        <div role="img" aria-label={`Who comes first: ${joinWords(year.fish.map(({ common }) => common))}; month by month in the list`}>
-          <Suspense fallback={<Waiting what="the chart" />}>
-            <YearChart year={year} month={month} />
-          </Suspense>
-        </div>
-        <Typography variant="body2" color="text.secondary">
-          From the bottom: {joinWords(year.fish.map(({ common }) => common))}. 400 draws a month, the same everywhere else.
-        </Typography>
       </Paper>
-      <Paper component="section" aria-label="In words" sx={{ p: 2 }}>
-        <MonthList year={year} dish={dish} month={month} />
-      </Paper>
+      {year.known && (
+        <Paper component="section" aria-label="In words" sx={{ p: 2 }}>
+          <MonthList year={year} dish={dish} month={month} />
+        </Paper>
+      )}
     </Box>
   )
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { describeYear, listRuns } from './yearWords.ts'
+import { describeBest, describeYear, isAmongBest, listRuns } from './yearWords.ts'
 
 const year = (leaders: string) =>
   [...leaders].map((letter, i) => ({
@@ -8,7 +8,27 @@ const year = (leaders: string) =>
     able: 1,
     leader: letter === '.' ? null : { species: letter, common: { c: 'cod', h: 'hake', l: 'ling' }[letter] ?? '', fit: 90, firstShare: 0.5 },
     shares: [],
+    best: { c: 90, h: 80, l: 70 }[letter] ?? null,
+    fits: [],
   }))
+
+describe('when a dish is at its best', () => {
+  it.each([
+    ['hhhhcchhhhhh', 'Best from May to June'],
+    ['chhhhhhhhhhc', 'Best from December to January'],
+    ['hhchhhhhchhh', 'Best in March and in September'],
+    ['cccccccccccc', 'As good in any month'],
+    ['cccccc......', 'Best from January to June'],
+    ['............', 'No fish can do it in any month'],
+  ])('of %s is “%s”', (leaders, words) => {
+    expect(describeBest({ months: year(leaders) })).toBe(words)
+  })
+
+  it('is in no month where all are alike, and in none in which it cannot be', () => {
+    expect([90, 90.4, 89.6].map((fit) => isAmongBest([90, 90.4, 89.6], fit))).toEqual([false, false, false])
+    expect([90, 60, null].map((fit) => isAmongBest([90, 60, null], fit))).toEqual([true, false, false])
+  })
+})
 
 describe('who leads when', () => {
   it.each([

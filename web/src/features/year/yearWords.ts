@@ -27,6 +27,26 @@ export function listRuns(
 const describeRun = ({ leader, from, to }: Run): string =>
   `${leader ?? 'nobody'} ${from === to ? `in ${nameMonth(from)}` : `from ${nameMonth(from)} to ${nameMonth(to)}`}`
 
+/** Fits this close are alike. */
+const ALIKE = 1
+/** Whether a month is among the best of a year; none is where all are alike. */
+export function isAmongBest(fits: readonly (number | null)[], fit: number | null): boolean {
+  const known = fits.flatMap((one) => one ?? [])
+  const most = Math.max(...known)
+  const allAlike = known.length === fits.length && most - Math.min(...known) <= ALIKE
+  return fit !== null && !allAlike && most - fit <= ALIKE
+}
+
+/** When the dish is at its best, as people say it. */
+export function describeBest({ months }: Pick<YearOfDish, 'months'>): string {
+  const fits = months.map(({ best }) => best)
+  if (fits.every((fit) => fit === null)) return 'No fish can do it in any month'
+  const runs = listRuns(months.map(({ month, best }) => ({ month, leader: isAmongBest(fits, best) ? { common: 'best' } : null })))
+  const good = runs.filter(({ leader }) => leader !== null)
+  if (good.length === 0) return 'As good in any month'
+  return `Best ${joinWords(good.map(({ from, to }) => (from === to ? `in ${nameMonth(from)}` : `from ${nameMonth(from)} to ${nameMonth(to)}`)))}`
+}
+
 /** Who comes first when, as people say it. */
 export function describeYear({ months }: Pick<YearOfDish, 'months'>): string {
   const runs = listRuns(months)
