@@ -1,6 +1,6 @@
 import { composeFromFat, computeProperties, cookSlab, cookWhole, type SlabCook, type ThermalProperties } from '../heat/index.ts'
 import type { NormalisedBrief } from '../facts/index.ts'
-import { WITHOUT_DEPTH } from '../tables/formats.ts'
+import { isMinced, WITHOUT_DEPTH } from '../tables/formats.ts'
 import { DONE_C, FRIDGE_C, MEDIA, WHOLE_DEPTH_MM, WHOLE_DEPTH_SHARE, WHOLE_MEDIA, WHOLE_RATIOS } from '../tables/media.ts'
 import { METHOD_TABLE, type Heat } from '../tables/methods.ts'
 import { readTrait, type Candidate } from '../traits/index.ts'
@@ -35,7 +35,7 @@ export function computeDepthMm(candidate: Candidate, brief: NormalisedBrief): nu
 
 /** Whether one fish cooks longer than another for its depth: not where the brief or the knife fixes it. */
 export const depthTells = (brief: NormalisedBrief): boolean =>
-  brief.thicknessMm === null && (!WITHOUT_DEPTH.has(brief.format) || brief.format === 'whole')
+  !isMinced(brief) && brief.thicknessMm === null && (!WITHOUT_DEPTH.has(brief.format) || brief.format === 'whole')
 
 function cookBody(candidate: Candidate, brief: NormalisedBrief, flesh: ThermalProperties): SlabCook | undefined {
   const medium = WHOLE_MEDIA[brief.method]

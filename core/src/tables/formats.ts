@@ -1,4 +1,4 @@
-import type { Format, Part } from '@tender-gill/contract'
+import type { Format, Method, Part } from '@tender-gill/contract'
 import type { AskPatches } from './askTable.ts'
 
 /** What the cut itself asks, merged field by field over the method. */
@@ -12,6 +12,9 @@ export const FORMAT_ASKS: { readonly [F in Format]?: AskPatches } = {
 
 /** Cuts for which depth of flesh means nothing: a steak is as thick as the knife, a whole fish as thick as it is. */
 export const WITHOUT_DEPTH: ReadonlySet<Format> = new Set(['whole', 'steak', 'slice', 'mince', 'frame'])
+/** Whether the flesh is minced or pounded: nothing of its pieces is left to handle, and its depth means nothing. */
+export const isMinced = ({ method, format }: { readonly method: Method; readonly format: Format }): boolean =>
+  method === 'mince' || format === 'mince'
 /** Cuts eaten with the skin on. */
 export const WITH_SKIN: ReadonlySet<Format> = new Set(['whole', 'fillet-skin-on', 'portion', 'steak'])
 

@@ -3,7 +3,7 @@ import type { Brief } from '@tender-gill/contract'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { EMPTY, fieldOf, readForm, toForm, type BriefForm } from './brief/briefForm.ts'
-import { describeMaking, describeServing, listDiners, ofHundred } from '../parts/dishWords.ts'
+import { describeMaking, describeServing, listDiners, listLimits, ofHundred } from '../parts/dishWords.ts'
 import { checkEnd } from './lineUp/BandControl.tsx'
 import { withAsk, withoutAsk } from './lineUp/editAsks.ts'
 
@@ -25,6 +25,7 @@ const full: Brief = {
   keep: { hours: 12, tempC: 4 },
   budget: { perPortion: 4.2, currency: 'EUR', must: false },
   asks: { fat: { from: 3 } },
+  colour: { wanted: ['white', 'ivory'], pull: 4, must: true },
   pool: ['Gadus morhua'],
 }
 const read = (form: BriefForm, before: Partial<Brief> = {}) => readForm(form, before, 'EUR')
@@ -44,6 +45,13 @@ describe('the brief form', () => {
     expect(said).toMatchObject({ ok: true, value: { doneness: 'moist', skin: 'off' } })
     const unsaid = read({ ...toForm(full), doneness: '', origin: '' }, full)
     expect(unsaid.ok && [unsaid.value.doneness, unsaid.value.origin]).toEqual([undefined, undefined])
+  })
+
+  it('asks for a colour of the flesh, as a wish or a must, and lets go of it', () => {
+    expect(read({ ...EMPTY, dish: 'x', colours: ['red'] })).toMatchObject({ ok: true, value: { colour: { wanted: ['red'], must: false } } })
+    const none = read({ ...toForm(full), colours: [] }, full)
+    expect(none.ok && 'colour' in none.value).toBe(false)
+    expect(listLimits(full)).toContain('White or ivory flesh, a must')
   })
 
   it('keeps nothing of what its cut and way of cooking do not ask', () => {
@@ -110,7 +118,7 @@ describe('words', () => {
   it('says how a dish is made, for how many and for whom', () => {
     expect(describeMaking(full)).toBe('Grilled over coals, 30 mm chunks')
     expect(describeServing({ ...full, covers: 1 })).toBe('1 cover at 160 g cooked')
-    expect(listDiners(full.diners)).toEqual(['2 children', 'No crustacean'])
+    expect(listDiners(full.diners)).toEqual(['2 children', 'Allergic to crustacean'])
   })
   it('rounds a weight to buy up, never down', () => {
     expect([formatMassToBuy(5), formatMassToBuy(812.2), formatMassToBuy(1231), formatMassToBuy(9301), formatMassToBuy(12_340)]).toEqual([

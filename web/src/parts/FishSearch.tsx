@@ -41,9 +41,10 @@ interface Choice {
 
 interface Lead {
   readonly toFish: (species: string) => void
-  readonly toName: (name: string) => void
+  readonly toName: ((name: string) => void) | null
 }
 
+/** A name that several share leads to all of them where one looks around; where one fish is to be picked, each of them is there to pick. */
 function listChoices(hits: readonly FishHit[], shared: SharedName | null, { toFish, toName }: Lead): readonly Choice[] {
   const fish = hits.map((hit) => ({
     key: hit.species,
@@ -52,7 +53,7 @@ function listChoices(hits: readonly FishHit[], shared: SharedName | null, { toFi
     warning: hit.warning,
     open: () => toFish(hit.species),
   }))
-  if (!shared) return fish
+  if (!shared || !toName) return fish
   return [
     {
       key: 'shared',
@@ -71,19 +72,22 @@ interface Props {
   readonly label: string
   readonly focusKey?: boolean
   readonly onPick: (species: string) => void
+  /** Whether one looks around, and a name that several fish share may lead to their page. */
+  readonly lookAround?: boolean
 }
 
-/** Finds a fish by any name it is sold under: arrows choose, Enter opens, Escape closes. */
-export function FishSearch({ label, focusKey = false, onPick }: Props) {
+/** Finds a fish by any name it is sold under: arrows choose, Enter opens; Escape empties it, and whoever turns to something else closes the list. */
+export function FishSearch({ label, focusKey = false, lookAround = false, onPick }: Props) {
   const navigate = useNavigate()
   const sheet = useSheet()
   const [text, setText] = useState('')
+  const [away, setAway] = useState(false)
   const asked = text.trim()
   const answer = useAnswer(sheet, sheet && asked !== '' ? `${sheet.name}|${asked}` : null, async (desk) => {
     const [hits, shared] = await Promise.all([desk.search(asked), desk.sharedName(asked)])
     return { hits, shared }
   })
-  const lead: Lead = { toFish: onPick, toName: (name) => void navigate(`/book?name=${encodeURIComponent(name)}`) }
+  const lead: Lead = { toFish: onPick, toName: lookAround ? (name) => void navigate(`/book?name=${encodeURIComponent(name)}`) : null }
   const choices = asked === '' || !answer ? NONE : listChoices(answer.value.hits, answer.value.shared, lead)
   return (
     <Autocomplete<Choice>
@@ -91,15 +95,20 @@ export function FishSearch({ label, focusKey = false, onPick }: Props) {
       aria-label={label}
       fullWidth
       autoHighlight
-      open={asked !== '' && answer !== undefined}
+      open={asked !== '' && answer !== undefined && !away}
+      onOpen={() => setAway(false)}
       onClose={(_, why) => {
         if (why === 'escape') setText('')
+        if (why === 'blur') setAway(true)
       }}
       forcePopupIcon={false}
       value={null}
       inputValue={text}
       onInputChange={(_, typed, why) => {
-        if (why === 'input' || why === 'clear') setText(typed)
+        if (why === 'input' || why === 'clear') {
+          setText(typed)
+          setAway(false)
+        }
       }}
       onChange={(_, choice) => {
         setText('')

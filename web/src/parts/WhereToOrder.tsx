@@ -22,7 +22,9 @@ export function WhereToOrder({ offer, form, date, total }: Props) {
   const { data: merchants = [] } = useMerchantsQuery()
   const name = offer.prices.find((price) => price.form === form)?.merchant
   const merchant = merchants.find((record) => record.merchant.name === name)?.merchant
-  if (!kitchen || !merchant) return null
+  // What is closed or missing on the day of the dish is not to be ordered for it, whoever has a price.
+  const cannot = offer.absent !== undefined || offer.season?.closed === true || offer.stock?.spent === true
+  if (!kitchen || !merchant || cannot) return null
   const order = planOrder(merchant, { date: kitchen.today, time: readLocalTime(kitchen.zone) }, date ?? null)
   const least = merchant.minimumOrder
   const short = least && total && total.currency === least.currency && total.typical < least.amount

@@ -24,18 +24,26 @@ export function listDiners(diners: Diners = {}): readonly string[] {
     ...count(diners.children, 'child', 'children'),
     ...count(diners.pregnant, 'pregnant', 'pregnant'),
     ...count(diners.elderly, 'elderly', 'elderly'),
-    ...count(diners.immunocompromised, 'weak defences', 'weak defences'),
-    ...(diners.boneShy ? ['Shy of bones'] : []),
-    ...(diners.newToWholeFish ? ['New to whole fish'] : []),
+    ...count(diners.immunocompromised, 'weakened immunity', 'weakened immunity'),
+    ...(diners.boneShy ? ['Afraid of bones'] : []),
+    ...(diners.newToWholeFish ? ['First whole fish'] : []),
     ...(diners.dislikesStrongFish ? ['No strong fish'] : []),
     ...(diners.finsAndScales ? ['Fins and scales'] : []),
     ...(diners.portionsAWeek && diners.portionsAWeek !== 1 ? [`${diners.portionsAWeek} portions a week`] : []),
-    ...(diners.allergies ?? []).map((allergen) => `No ${allergen}`),
+    ...(diners.allergies ?? []).map((allergen) => `Allergic to ${allergen}`),
   ]
 }
 
 /** What else a brief says of the fish it will have, as short labels. */
-export const listLimits = ({ spend = 'any', spendMust, habitat = 'any', part = 'any', kinds = ['fish'] }: Brief): readonly string[] => [
+export const listLimits = ({
+  spend = 'any',
+  spendMust,
+  habitat = 'any',
+  part = 'any',
+  colour,
+  kinds = ['fish'],
+}: Brief): readonly string[] => [
+  ...(colour ? [`${capitalise(colour.wanted.join(' or '))} flesh${colour.must ? ', a must' : ''}`] : []),
   ...(spend === 'any' ? [] : [`${spend === 'least' ? 'As little as can be' : 'Everyday fish'}${spendMust ? ', a must' : ''}`]),
   ...(habitat === 'any' ? [] : [habitat === 'sea' ? 'From the sea' : 'From fresh water']),
   ...(part === 'any' ? [] : [`The ${part}`]),

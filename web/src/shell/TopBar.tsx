@@ -54,6 +54,7 @@ function Search() {
   return (
     <div className="find">
       <FishSearch
+        lookAround
         label="Find a fish by any market name"
         focusKey
         onPick={(species) => void navigate(`/book/${encodeURIComponent(species)}`)}

@@ -30,6 +30,25 @@ describe('what changes with a swap', () => {
     expect(changeOf('poach', 'cook-time', { thicknessMm: 18 })).toBeUndefined()
   })
 
+  it('advises nothing that cannot be done: no turning of mince, no basting in a pot, no depth of what is minced', () => {
+    const fragile = { flesh: { cohesion: 2, tolerance: 5, fat: 0.5 }, depthMm: deep(16) }
+    const firm = { flesh: { cohesion: 7, tolerance: 6, fat: 8 }, depthMm: deep(38) }
+    const told = (method: Method, format: StandInsRequest['format']) =>
+      changesOf(firm, fragile, { method, format, asks: { cohesion: { pull: 0, loosens: true }, fat: { pull: 0, loosens: true } } })
+        .map(({ sentence }) => sentence)
+        .join(' ')
+    const minced = told('mince', 'mince')
+    expect(minced).not.toBe('')
+    expect(minced).not.toMatch(/turn|lift|larger|baste|deep/)
+    for (const method of ['braise', 'stew', 'curry', 'poach', 'steam', 'deep-fry', 'sous-vide'] as const) {
+      const words = told(
+        method,
+        method === 'poach' || method === 'steam' || method === 'deep-fry' || method === 'sous-vide' ? 'portion' : 'chunk',
+      )
+      expect([method, words]).toEqual([method, expect.not.stringMatching(/baste|brush|turn once/)])
+    }
+  })
+
   it('computes what changes in numbers: weight, price, fat, bones and handling', () => {
     const market = {
       prices: [

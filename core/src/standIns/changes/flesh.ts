@@ -1,7 +1,7 @@
 import type { Method } from '@tender-gill/contract'
 import { figure, minutes, phrase, say, share, type NormalisedBrief } from '../../facts/index.ts'
 import { toAxis } from '../../axes/index.ts'
-import { WITH_SKIN } from '../../tables/formats.ts'
+import { isMinced, WITH_SKIN } from '../../tables/formats.ts'
 import { METHOD_TABLE, type Heat } from '../../tables/methods.ts'
 import type { Candidate } from '../../traits/index.ts'
 import { change, round, stepBetween, typicalOf, type FindChange, type Swap } from './swap.ts'
@@ -18,18 +18,31 @@ const WHEN_FATTER: Record<Heat, string> = {
   none: 'dress it with less oil and more sharpness',
 }
 
+const WHEN_LEANER: Record<Heat, string> = {
+  contact: 'give the pan more butter or oil',
+  fat: 'fry it shorter, it dries sooner',
+  fierce: 'oil it well and baste it',
+  dry: 'brush or baste it',
+  steam: 'dress it with oil or butter when it is done',
+  water: 'give the pot more oil or butter',
+  none: 'dress it with oil',
+}
+/** Flesh that is worked with others before it is cooked takes its fat there, whatever heat it meets. */
+const MINCED_LEANER = 'work some oil or fat into it'
+const MINCED_FATTER = 'work no fat into it'
+
 export const findFatChange: FindChange = ({ missing, candidate, brief }) => {
   const now = typicalOf('fat', candidate, brief)
   const before = typicalOf('fat', missing, brief)
   if (Math.abs(toAxis('fat', now) - toAxis('fat', before)) < FAT_STEP) return undefined
   const { heat } = METHOD_TABLE[brief.method]
   const figures = { now: figure(now, 1), was: figure(before, 1) }
-  const leaner = heat === 'none' ? 'dress it with oil' : 'brush or baste it'
+  const minced = isMinced(brief)
   return change(
     'fat',
     now < before
-      ? say('change.fat.leaner', { ...figures, care: phrase(leaner) })
-      : say('change.fat.fatter', { ...figures, care: phrase(WHEN_FATTER[heat]) }),
+      ? say('change.fat.leaner', { ...figures, care: phrase(minced ? MINCED_LEANER : WHEN_LEANER[heat]) })
+      : say('change.fat.fatter', { ...figures, care: phrase(minced ? MINCED_FATTER : WHEN_FATTER[heat]) }),
     round(now - before),
     'g/100 g',
   )
@@ -54,9 +67,18 @@ const FRAGILE: { readonly [M in Method]?: string } = {
   'steam-whole': 'steam it on the plate it is served on',
   'deep-fry': 'coat it well and fry few pieces at a time',
   roast: 'roast it on paper and lift it with that',
+  'roast-whole': 'roast it on paper and lift it with that',
+  'wrap-steam': 'serve it in its parcel',
+  'sous-vide': 'lift it out of the bag with care',
+  raw: 'chill it well and cut it thicker',
+  cure: 'keep it on its skin and slice it cold',
+  smoke: 'smoke it on its skin and lift it with that',
+  broth: 'lift it out in a cloth or a basket',
 }
 
+/** How a fish holds, flakes and forgives in the dish; of one that is minced there is nothing of that to handle. */
 export const findHandlingChange: FindChange = (swap) => {
+  if (isMinced(swap.brief)) return undefined
   const holds = stepBetween('cohesion', swap)
   const forgives = stepBetween('tolerance', swap)
   const flake = stepBetween('flake', swap)

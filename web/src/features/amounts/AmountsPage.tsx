@@ -23,6 +23,7 @@ import { DishGate } from '../../parts/DishGate.tsx'
 import { describeProblem } from '../../parts/dishWords.ts'
 import { WhereToOrder } from '../../parts/WhereToOrder.tsx'
 import { useLineUp } from '../lineUp/index.ts'
+import { DishAlert } from '../alerts/index.ts'
 import { useDecide } from '../decisions/index.ts'
 import { typedNumber } from '../../typed/index.ts'
 
@@ -217,6 +218,7 @@ function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
     >
       <Paper component="section" aria-label="What to buy" sx={{ p: { xs: 2, md: 3 } }}>
         <Typography color="text.secondary">For {dish.brief.dish}</Typography>
+        {whole.choice && <DishAlert servingId={whole.id} />}
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mt: 1 }}>
           <FleshPrint offer={offer} name={offer.common} size="medium" />
           <div>

@@ -3,7 +3,7 @@ import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
 import Typography from '@mui/material/Typography'
 import type { Method } from '@tender-gill/contract'
-import { ALLERGENS, FORMATS, METHODS, stylesOf } from '@tender-gill/contract/vocabulary'
+import { ALLERGENS, COOKED_COLOURS, FORMATS, METHODS, stylesOf } from '@tender-gill/contract/vocabulary'
 import { gridCell, usualFormats } from '@tender-gill/core'
 import { useEffect, useRef, type ReactNode } from 'react'
 import { Controller, useFormContext, useWatch } from 'react-hook-form'
@@ -45,6 +45,8 @@ const formatOptions = (method: Method) =>
     (format) => [format, `${FORMAT_LABEL[format]}${gridCell(method, format) === 'odd' ? ' (unusual)' : ''}`] as const,
   )
 
+const ALLERGEN_WORDS = { fish: 'fish', crustacean: 'crustaceans', mollusc: 'molluscs' } as const
+
 /** Several of a list, each with its tick. */
 function Several({ name, label, options }: SeveralProps) {
   const { control } = useFormContext<BriefForm>()
@@ -55,7 +57,10 @@ function Several({ name, label, options }: SeveralProps) {
       render={({ field: { value, onChange } }) => {
         const chosen: readonly string[] = value
         return (
-          <Box role="group" aria-label={label}>
+          <Box role="group" aria-label={label} sx={{ width: '100%', display: 'flex', flexWrap: 'wrap', alignItems: 'center' }}>
+            <Typography aria-hidden color="text.secondary" sx={{ mr: 1.5, minWidth: 150 }}>
+              {label}
+            </Typography>
             {options.map(([option, words]) => (
               <FormControlLabel
                 key={option}
@@ -75,7 +80,7 @@ function Several({ name, label, options }: SeveralProps) {
   )
 }
 interface SeveralProps {
-  readonly name: 'allergies' | 'shellfish'
+  readonly name: 'allergies' | 'shellfish' | 'colours'
   readonly label: string
   readonly options: readonly (readonly [value: string, words: string])[]
 }
@@ -90,6 +95,7 @@ export function BriefFields() {
   const children = useWatch({ control, name: 'children' })
   const pregnant = useWatch({ control, name: 'pregnant' })
   const spend = useWatch({ control, name: 'spend' })
+  const colours = useWatch({ control, name: 'colours' })
   const styles = stylesOf(method)
   const options = formatOptions(method)
   useEffect(() => {
@@ -139,17 +145,17 @@ export function BriefFields() {
         <TextInput name="children" label="Children under 12" numeric />
         <TextInput name="pregnant" label="Pregnant" numeric />
         <TextInput name="elderly" label="Elderly" numeric />
-        <TextInput name="immunocompromised" label="With weak defences" numeric />
+        <TextInput name="immunocompromised" label="Weakened immunity" numeric />
         {(children.trim() !== '' || pregnant.trim() !== '') && (
           <TextInput name="portionsAWeek" label="Portions a week" hint="Empty: one" numeric />
         )}
         <Box>
-          <Tick name="boneShy" label="Shy of bones" />
-          <Tick name="newToWholeFish" label="New to whole fish" />
+          <Tick name="boneShy" label="Afraid of bones" />
+          <Tick name="newToWholeFish" label="First whole fish" />
           <Tick name="dislikesStrongFish" label="Dislike strong fish" />
           <Tick name="finsAndScales" label="Only with fins and scales" />
         </Box>
-        <Several name="allergies" label="Allergies" options={ALLERGENS.map((allergen) => [allergen, `No ${allergen}`])} />
+        <Several name="allergies" label="Allergic to" options={ALLERGENS.map((allergen) => [allergen, ALLERGEN_WORDS[allergen]])} />
       </Group>
       <Group title="Manner">
         <Choice name="skin" label="Skin" options={SKINS} />
@@ -159,6 +165,8 @@ export function BriefFields() {
         <Choice name="state" label="Fresh or frozen" options={STATES} />
         <Choice name="habitat" label="From" options={WATERS} />
         <Choice name="part" label="Part" options={PARTS} />
+        <Several name="colours" label="Colour of the flesh" options={COOKED_COLOURS.map((colour) => [colour, colour])} />
+        {colours.length > 0 && <Tick name="coloursMust" label="No other colour" />}
         <Several name="shellfish" label="Also" options={SHELLFISH} />
         <Tick name="longCooking" label="Cooks long, or nobody watches it" />
       </Group>
@@ -170,8 +178,8 @@ export function BriefFields() {
         {spend !== 'any' && <Tick name="spendMust" label="No dear fish at all" />}
         <TextInput name="budget" label="Budget a portion" hint="Empty: not asked" numeric />
         <Tick name="budgetMust" label="It is a must" />
-        <TextInput name="keepHours" label="Waits, hours" numeric />
-        <TextInput name="keepTempC" label="At, °C" hint="Empty: 4" numeric />
+        <TextInput name="keepHours" label="Hours it waits before cooking" numeric />
+        <TextInput name="keepTempC" label="Waits at, °C" hint="Empty: 4" numeric />
       </Group>
     </>
   )

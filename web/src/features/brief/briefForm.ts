@@ -1,4 +1,17 @@
-import type { Allergen, AskedPart, Brief, Diners, Format, Habitat, Kind, Method, Problem, Spend, Style } from '@tender-gill/contract'
+import type {
+  Allergen,
+  AskedPart,
+  Brief,
+  CookedColour,
+  Diners,
+  Format,
+  Habitat,
+  Kind,
+  Method,
+  Problem,
+  Spend,
+  Style,
+} from '@tender-gill/contract'
 import { stylesOf } from '@tender-gill/contract/vocabulary'
 import { parseBrief } from '@tender-gill/contract/browser'
 import { readTyped, type Scale } from '../../typed/index.ts'
@@ -36,6 +49,9 @@ export interface BriefForm {
   spendMust: boolean
   habitat: Habitat | 'any'
   part: AskedPart | 'any'
+  /** Colours the flesh may have when it is cooked; any where none is said. */
+  colours: CookedColour[]
+  coloursMust: boolean
   /** Animals beside fish that may answer. */
   shellfish: Kind[]
   origin: 'wild' | 'farmed' | 'any' | ''
@@ -88,6 +104,8 @@ export function toForm(brief: Brief): BriefForm {
     spendMust: brief.spendMust ?? false,
     habitat: brief.habitat ?? 'any',
     part: brief.part ?? 'any',
+    colours: [...(brief.colour?.wanted ?? [])],
+    coloursMust: brief.colour?.must ?? false,
     shellfish: (brief.kinds ?? []).filter((kind) => kind !== 'fish'),
     wholeServes: brief.wholeServes === null ? '' : show(brief.wholeServes ?? 1),
     origin: brief.origin ?? '',
@@ -130,7 +148,7 @@ export const asksServedAs = ({ method, smokeHeat }: Pick<BriefForm, 'method' | '
 function withoutShown(brief: Partial<Brief>): Partial<Brief> {
   const { thicknessMm: _t, wholeServes: _w, keep: _k, budget: _b, longCooking: _l, date: _d, waters: _a, ...rest } = brief
   const { doneness: _o, skin: _s, seasoning: _e, origin: _r, state: _f, smokeHeat: _h, rawTreatment: _p, ...more } = rest
-  const { style: _y, servedAs: _v, spend: _n, spendMust: _m, habitat: _i, part: _q, kinds, ...kept } = more
+  const { style: _y, servedAs: _v, spend: _n, spendMust: _m, habitat: _i, part: _q, colour: _c, kinds, ...kept } = more
   // A dish of shellfish alone is more than the form says.
   return kinds && !kinds.includes('fish') ? { ...kept, kinds } : kept
 }
@@ -175,6 +193,7 @@ export function fromForm(form: BriefForm, before: Partial<Brief>, currency: stri
       spendMust: form.spend !== 'any' && form.spendMust,
       habitat: form.habitat === 'any' ? undefined : form.habitat,
       part: form.part === 'any' ? undefined : form.part,
+      colour: form.colours.length > 0 ? { ...before.colour, wanted: form.colours, must: form.coloursMust } : undefined,
       kinds: form.shellfish.length > 0 && !kept.kinds ? ['fish', ...form.shellfish] : undefined,
       origin: form.origin || undefined,
       state: form.state || undefined,
@@ -197,6 +216,7 @@ const FIELD_OF: Record<string, keyof BriefForm> = {
   '/keep/hours': 'keepHours',
   '/keep/tempC': 'keepTempC',
   '/budget/perPortion': 'budget',
+  '/colour': 'colours',
   '/diners': 'covers',
   '/diners/children': 'children',
   '/diners/pregnant': 'pregnant',

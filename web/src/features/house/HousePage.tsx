@@ -166,7 +166,7 @@ function StockLeanings({ leanings, onKeep }: SectionProps) {
     <Box sx={SECTION}>
       <AmountLeaning
         label="A stock is wished to stand at"
-        hint="Wanted of every dish where evidence is kept. Empty: 60."
+        hint="Wanted of every dish; a fish of which no evidence is kept counts as middling. Empty: 60."
         amount={stock.wish}
         unit="of 100"
         digits={0}

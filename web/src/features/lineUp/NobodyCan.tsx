@@ -9,7 +9,7 @@ const PEOPLE: readonly (readonly [key: 'children' | 'pregnant' | 'elderly' | 'im
   ['pregnant', 'the pregnant guest', 'the pregnant guests'],
   ['children', 'the child', 'the children'],
   ['elderly', 'the elderly guest', 'the elderly guests'],
-  ['immunocompromised', 'the guest with weak defences', 'the guests with weak defences'],
+  ['immunocompromised', 'the guest with weakened immunity', 'the guests with weakened immunity'],
 ]
 
 /** The people for whom raw fish is closed, as one speaks of them. */

@@ -19,6 +19,7 @@ import { useOnlyOffered } from '../../state/useOnlyOffered.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { fishPath } from '../../parts/bookWords.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
+import { DishAlert } from '../alerts/index.ts'
 import { useDecide } from '../decisions/index.ts'
 import { describeMaking, describeServing, nameCautions } from '../../parts/dishWords.ts'
 
@@ -193,6 +194,7 @@ function PotView({ dish }: { readonly dish: Dish }) {
             ))}
           </ToggleButtonGroup>
         </Box>
+        {dish.choice && <DishAlert servingId={dish.id} />}
         <OnlyOfferedSwitch onlyOffered={shown.onlyOffered} offered={shown.offered} />
         {best ? (
           <>

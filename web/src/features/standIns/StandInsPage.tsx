@@ -16,6 +16,7 @@ import { Waiting } from '../../parts/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { absencePath } from '../absences/index.ts'
+import { DishAlert } from '../alerts/index.ts'
 import { useDecide } from '../decisions/index.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
 import { useLineUp } from '../lineUp/index.ts'
@@ -187,6 +188,7 @@ function StandInsView({ dish }: { readonly dish: Dish }) {
       }}
     >
       <Paper component="section" aria-label="The ladder" sx={{ p: 2 }}>
+        {dish.choice && <DishAlert servingId={dish.id} />}
         <MissingHeader
           standIns={standIns}
           fit={ranked.find(({ species }) => species === standIns.missing.species)?.fit}

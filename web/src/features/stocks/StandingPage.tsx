@@ -71,7 +71,8 @@ export default function StandingPage() {
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
           <Shoal standing={null} />
           <Typography>
-            <b>Hollow</b> No evidence is kept. That is said, and it is not held against the fish.
+            <b>Hollow</b> No evidence is kept. That is said, and where a dish asks for the stock it counts as middling: neither a merit nor
+            a fault.
           </Typography>
         </Box>
         <Typography variant="h2">Four parts for wild fish</Typography>
