@@ -59,7 +59,8 @@ export function describeGate(gate: Gate, candidate: Candidate, brief: Normalised
       if (brief.asks.thickness?.must && brief.thicknessMm === null) return describeMust('thickness', candidate, brief)
       return brief.format === 'steak'
         ? say('gate.steak-too-small', { weight: mass(offer.weightG.high) })
-        : say('gate.too-thin', { depth: length(offer.depthMm.high), cut: length(brief.thicknessMm ?? 0) })
+        : // Rounded down: what is a hair too thin must not read as just as thick.
+          say('gate.too-thin', { depth: length(Math.floor(offer.depthMm.high)), cut: length(brief.thicknessMm ?? 0) })
     case 'size':
       return say('gate.size', {
         from: mass(offer.weightG.low),

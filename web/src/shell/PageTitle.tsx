@@ -1,5 +1,6 @@
 import { useLocation } from 'react-router'
 import { useServingQuery } from '../api/api.ts'
+import { useAnswer, useSheet } from '../engine/index.ts'
 import { FLOATS } from './floats.ts'
 
 const ROOMS: Readonly<Record<string, string>> = {
@@ -29,7 +30,9 @@ export function PageTitle() {
   const isDish = first === 'dishes' && id !== 'new'
   const { data: serving } = useServingQuery(id, { skip: !isDish })
   const dish = serving ? [serving.brief.dish] : []
-  const fish = (first === 'fish' || first === 'book') && id ? [decodeURIComponent(id)] : []
+  const species = (first === 'fish' || first === 'book') && id && ROOMS[`/book/${id}`] === undefined ? decodeURIComponent(id) : null
+  const names = useAnswer(useSheet(undefined, { skip: species === null }), species, (desk) => desk.commonNames([species ?? '']))?.value
+  const fish = species === null ? [] : [names?.[species] ?? species]
   const named = ROOMS[pathname.replace(/\/$/, '') || '/']
   const parts = isDish ? [FLOATS.find(({ slug }) => slug === room)?.label ?? DISH_ROOMS[room] ?? 'A dish', ...dish] : named ? [named] : fish
   return <title>{[...parts, 'Tender Gill'].join(' · ')}</title>

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography'
 import { skipToken } from '@reduxjs/toolkit/query'
 import { useState } from 'react'
 import { toProblemDetails, useAbsencePlanQuery, useKitchenQuery, useMarkAbsentMutation } from '../../api/api.ts'
+import { describeProblem } from '../../parts/dishWords.ts'
 import { useAnswer, useSheet } from '../../engine/index.ts'
 import { FishSearch } from '../../parts/FishSearch.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
@@ -39,9 +40,7 @@ function Marking({ typed, onDone }: { readonly typed: TypedAbsence; readonly onD
         offers={offers}
         onSet={(name, value) => change((search) => (value === null ? search.delete(name) : search.set(name, value)))}
       />
-      {details && (
-        <Alert severity="error">{details.problems.map(({ path, message }) => `${path}: ${message}`).join('; ') || details.detail}</Alert>
-      )}
+      {details && <Alert severity="error">{details.problems.map(describeProblem).join('; ') || details.detail}</Alert>}
       {!plan && !error && request && <Waiting what="what every dish could take" />}
       {plan && request && (
         <PlanView

@@ -13,7 +13,7 @@ import { SORTS, filterBook, readFilter, sortBook } from './bookFilter.ts'
 import { MOST_COMPARED, comparePath } from '../../parts/bookWords.ts'
 import { OneOf } from '../../parts/OneOf.tsx'
 import { FilterPanel } from './FilterPanel.tsx'
-import { NameLookup } from './NameLookup.tsx'
+import { NameAlone, NameLookup } from './NameLookup.tsx'
 
 const SHOWN_AT_FIRST = 30
 
@@ -23,7 +23,10 @@ export default function BookPage() {
   const sheet = useSheet()
   const book = useAnswer(sheet, sheet ? `book|${sheet.name}` : null, (desk) => desk.book())
   const name = search.get('name')
-  const shared = useAnswer(sheet, name, (desk) => desk.sharedName(name ?? ''))
+  const looked = useAnswer(sheet, name, async (desk) => {
+    const [shared, hits] = await Promise.all([desk.sharedName(name ?? ''), desk.search(name ?? '')])
+    return { shared, hits }
+  })
   const [marked, setMarked] = useState<readonly string[]>([])
   const [all, setAll] = useState(false)
   const filter = useMemo(() => readFilter(search), [search])
@@ -60,7 +63,8 @@ export default function BookPage() {
         onClear={() => change((params) => [...params.keys()].forEach((key) => params.delete(key)))}
       />
       <div>
-        {name && shared?.key === name && shared.value && <NameLookup shared={shared.value} rows={rows} />}
+        {name && looked?.key === name && looked.value.shared && <NameLookup shared={looked.value.shared} rows={rows} />}
+        {name && looked?.key === name && !looked.value.shared && <NameAlone name={name} hits={looked.value.hits} />}
         <Paper component="section" aria-label="Fish of the book" sx={{ p: 2 }}>
           <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap', mb: 1 }}>
             <Typography variant="h1" aria-live="polite">

@@ -6,7 +6,7 @@ import { ASK_LABEL } from '../../reader/index.ts'
 import { Link } from 'react-router'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import type { BookRow, BookTrait } from '../../engine/bookRows.ts'
-import type { SharedName } from '@tender-gill/names'
+import type { FishHit, SharedName } from '@tender-gill/names'
 import { INK } from '../../theme.ts'
 import { TRAIT_STEPS, describeFlesh, stepOf } from './bookFilter.ts'
 import { MOST_COMPARED, comparePath, fishPath } from '../../parts/bookWords.ts'
@@ -64,6 +64,32 @@ export function NameLookup({ shared, rows }: { readonly shared: SharedName; read
       <Button component={Link} to={comparePath(shared.species.slice(0, MOST_COMPARED))} sx={{ mt: 1 }}>
         Set them side by side
       </Button>
+    </Paper>
+  )
+}
+
+const MOST_NEAR = 4
+
+/** A name that is not shared: the fish it finds, or that none goes by it. */
+export function NameAlone({ name, hits }: { readonly name: string; readonly hits: readonly FishHit[] }) {
+  return (
+    <Paper component="section" aria-label={`Sold as ${name}`} role="status" sx={{ p: 2, mb: 1.5 }}>
+      {hits.length === 0 ? (
+        <Typography>No fish of the book is sold as “{name}”. Below are all of them.</Typography>
+      ) : (
+        <Typography>
+          “{name}” finds{' '}
+          {hits.slice(0, MOST_NEAR).map(({ species, common }, i) => (
+            <span key={species}>
+              {i > 0 && ', '}
+              <Link to={fishPath(species)} style={{ color: INK.squid }}>
+                {common}
+              </Link>
+            </span>
+          ))}
+          .
+        </Typography>
+      )}
     </Paper>
   )
 }

@@ -137,7 +137,11 @@ export default function PricesPage() {
         {history && history.species === species ? (
           <History history={history} chosen={search.get('as')} onChoose={(key) => change((params) => params.set('as', key))} />
         ) : error ? (
-          <Typography>That price could not be read. Try again.</Typography>
+          <Typography>
+            {(error as { readonly status?: unknown }).status === 404
+              ? `No fish of the book is called “${species ?? ''}”. Name another.`
+              : 'That price could not be read. Try again.'}
+          </Typography>
         ) : species === undefined ? (
           <Typography>No price is kept yet. Name a fish, or bring a merchant’s list in.</Typography>
         ) : (

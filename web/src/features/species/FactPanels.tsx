@@ -145,7 +145,7 @@ export function describeMonths(months: readonly number[]): string {
 
 const Fact = ({ name, children }: { readonly name: string; readonly children: ReactNode }) => (
   <Box component="tr" sx={{ '& td, & th': { ...RULE, textAlign: 'left', verticalAlign: 'top' } }}>
-    <Box component="th" scope="row" sx={{ pr: 2, whiteSpace: 'nowrap', fontWeight: 700 }}>
+    <Box component="th" scope="row" sx={{ pr: 2, whiteSpace: { sm: 'nowrap' }, width: { xs: '38%', sm: 'auto' }, fontWeight: 700 }}>
       {name}
     </Box>
     <td>{children}</td>

@@ -18,6 +18,7 @@ import { HEADING, INK } from '../../theme.ts'
 import { absencePath } from '../absences/index.ts'
 import { DishAlert } from '../alerts/index.ts'
 import { useDecide } from '../decisions/index.ts'
+import { describeProblem } from '../../parts/dishWords.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
 import { useLineUp } from '../lineUp/index.ts'
 import { LadderDrawing } from './LadderDrawing.tsx'
@@ -167,8 +168,7 @@ function StandInsView({ dish }: { readonly dish: Dish }) {
     useMemo(() => (standIns ? [standIns.missing.offerId] : []), [standIns]),
     dish.brief.date,
   )
-  if (answer && !answer.value.ok)
-    return <Alert severity="error">{answer.value.error.map(({ path, message }) => `${path}: ${message}`).join('; ')}</Alert>
+  if (answer && !answer.value.ok) return <Alert severity="error">{answer.value.error.map(describeProblem).join('; ')}</Alert>
   if (lineUp.status === 'ready' && !fish)
     return (
       <Alert severity="info">

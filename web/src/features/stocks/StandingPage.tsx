@@ -23,7 +23,13 @@ const Parts = ({ of, rows }: { readonly of: string; readonly rows: typeof WILD }
   <Box
     component="dl"
     aria-label={of}
-    sx={{ display: 'grid', gridTemplateColumns: 'max-content max-content 1fr', columnGap: 2, rowGap: 0.5, m: 0 }}
+    sx={{
+      display: 'grid',
+      gridTemplateColumns: { xs: 'minmax(0, 1fr) max-content', sm: 'max-content max-content 1fr' },
+      columnGap: 2,
+      rowGap: 0.5,
+      m: 0,
+    }}
   >
     {rows.map(([part, weight, how]) => (
       <Box key={part} sx={{ display: 'contents' }}>
@@ -33,7 +39,7 @@ const Parts = ({ of, rows }: { readonly of: string; readonly rows: typeof WILD }
         <Typography component="dd" sx={{ m: 0 }}>
           weighs {weight} of 10
         </Typography>
-        <Typography component="dd" sx={{ m: 0 }} color="text.secondary">
+        <Typography component="dd" sx={{ m: 0, gridColumn: { xs: '1 / -1', sm: 'auto' } }} color="text.secondary">
           {how}
         </Typography>
       </Box>
@@ -52,7 +58,11 @@ export default function StandingPage() {
   return (
     <Box sx={{ mt: 1, maxWidth: 860 }}>
       <MarketRooms here="/market/stocks" />
-      <Paper component="article" aria-label="How the standing of a stock is worked out" sx={{ p: 3, display: 'grid', gap: 2 }}>
+      <Paper
+        component="article"
+        aria-label="How the standing of a stock is worked out"
+        sx={{ p: 3, display: 'grid', gap: 2, gridTemplateColumns: 'minmax(0, 1fr)' }}
+      >
         <Typography variant="h1" component="h2">
           A stock stands between 0 and 100
         </Typography>

@@ -4,7 +4,7 @@ import type { Season } from '@tender-gill/contract'
 import { nameMonth } from '../../reader/index.ts'
 import { useLayoutEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react'
 import { INK } from '../../theme.ts'
-import { MOST, curveOf, setMonth, type Curve } from './yearEdit.ts'
+import { MOST, curveOf, setMonth, setStroke, type StrokePoint, type Curve } from './yearEdit.ts'
 
 const HIGH = 120
 const LETTERS = 'JFMAMJJASOND'
@@ -27,12 +27,15 @@ export function YearPainter({ season, curve, label, now, onChange }: Props) {
   useLayoutEffect(() => {
     latest.current = season
   }, [season])
+  const stroke = useRef<StrokePoint | null>(null)
   const values = curveOf(season, curve)
   const paint = (event: PointerEvent) => {
     const box = board.current?.getBoundingClientRect()
     if (!box || box.width === 0) return
     const month = Math.min(11, Math.max(0, Math.floor((12 * (event.clientX - box.left)) / box.width)))
-    const next = setMonth(latest.current, curve, month, MOST[curve] * (1 - (event.clientY - box.top) / box.height))
+    const point = { month, value: MOST[curve] * (1 - (event.clientY - box.top) / box.height) }
+    const next = setStroke(latest.current, curve, event.type === 'pointermove' ? (stroke.current ?? point) : point, point)
+    stroke.current = point
     latest.current = next
     onChange(next)
   }

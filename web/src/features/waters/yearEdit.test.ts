@@ -2,7 +2,7 @@ import type { Season } from '@tender-gill/contract'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { describeTide } from '../../drawings/Tide.tsx'
-import { curveOf, setGear, setLeastCm, setMonth, shiftHalfYear, startYear } from './yearEdit.ts'
+import { curveOf, setGear, setLeastCm, setMonth, setStroke, shiftHalfYear, startYear } from './yearEdit.ts'
 
 const months = fc.array(fc.integer({ min: 0, max: 10 }), { minLength: 12, maxLength: 12 })
 const seasonArbitrary: fc.Arbitrary<Season> = fc.record({
@@ -50,6 +50,21 @@ describe('painting a year', () => {
 })
 
 describe('the limits of a year', () => {
+  it('are painted by a stroke without a gap, between its ends, and as one point where it stays', () => {
+    fc.assert(
+      fc.property(seasonArbitrary, fc.nat(11), fc.nat(11), fc.nat(10), fc.nat(10), (season, a, b, from, to) => {
+        const { landings } = setStroke(season, 'landings', { month: a, value: from }, { month: b, value: to })
+        expect(landings[b]).toBe(to)
+        if (a !== b) expect(landings[a]).toBe(from)
+        landings.forEach((value, month) => {
+          if (month < Math.min(a, b) || month > Math.max(a, b)) expect(value).toBe(season.landings[month])
+          else if (a !== b) expect(value >= Math.min(from, to) && value <= Math.max(from, to)).toBe(true)
+        })
+      }),
+      { seed: 904 },
+    )
+  })
+
   it('are set as typed and taken away when emptied', () => {
     const year = startYear('Gadus morhua', 'Sound')
     expect(setLeastCm(year, 35).leastCm).toBe(35)

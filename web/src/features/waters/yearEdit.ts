@@ -17,6 +17,23 @@ export function setMonth(season: Season, curve: Curve, month: number, value: num
   return { ...season, [curve]: curveOf(season, curve).map((old, i) => (i === month ? kept : old)) }
 }
 
+/** A point of a stroke: a month, 0..11, and the value there. */
+export interface StrokePoint {
+  readonly month: number
+  readonly value: number
+}
+
+/** The year with a stroke from one month to another: however fast it was drawn, no month between is left out. */
+export function setStroke(season: Season, curve: Curve, from: StrokePoint, to: StrokePoint): Season {
+  const months = Math.abs(to.month - from.month)
+  const step = Math.sign(to.month - from.month)
+  return Array.from({ length: months + 1 }, (_, i) => i).reduce(
+    (painted, i) =>
+      setMonth(painted, curve, from.month + i * step, months === 0 ? to.value : from.value + ((to.value - from.value) * i) / months),
+    season,
+  )
+}
+
 /** The year with its gear as typed; emptied, it is for all of them. */
 export function setGear(season: Season, text: string): Season {
   const { gear: _before, ...rest } = season

@@ -15,7 +15,7 @@ import { Waiting } from '../../parts/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
-import { joinWords, ofHundred } from '../../parts/dishWords.ts'
+import { describeProblem, joinWords, ofHundred } from '../../parts/dishWords.ts'
 import { MonthTable } from './MonthTable.tsx'
 import { describeBest, describeYear } from './yearWords.ts'
 
@@ -96,8 +96,7 @@ function YearView({ dish }: { readonly dish: Dish }) {
   })
   const { data: seasons = [] } = useSeasonsQuery()
   const waters = [...new Set(seasons.map(({ season }) => season.water))].sort()
-  if (answer && !answer.value.ok)
-    return <Alert severity="error">{answer.value.error.map(({ path, message }) => `${path}: ${message}`).join('; ')}</Alert>
+  if (answer && !answer.value.ok) return <Alert severity="error">{answer.value.error.map(describeProblem).join('; ')}</Alert>
   const year = answer?.value.ok ? answer.value.value : undefined
   const month = Number((dish.brief.date ?? kitchen?.today ?? '2000-01-01').slice(5, 7))
   if (!year)
