@@ -29,6 +29,7 @@ const StandingPage = lazy(() => import('./features/stocks/StandingPage.tsx'))
 const WatersPage = lazy(() => import('./features/waters/WatersPage.tsx'))
 const StocksPage = lazy(() => import('./features/stocks/StocksPage.tsx'))
 const YearPage = lazy(() => import('./features/year/YearPage.tsx'))
+const HelpPage = lazy(() => import('./features/help/HelpPage.tsx'))
 const HousePage = lazy(() => import('./features/house/HousePage.tsx'))
 const LaterPage = lazy(() => import('./shell/LaterPage.tsx'))
 
@@ -57,6 +58,7 @@ export function App() {
             <Route path="/book/files" element={<FilesPage />} />
             <Route path="/book/swaps" element={<SwapMapPage />} />
             <Route path="/book/:species" element={<SpeciesPage />} />
+            <Route path="/help" element={<HelpPage />} />
             <Route path="/market" element={<SlabPage />} />
             <Route path="/market/prices" element={<PricesPage />} />
             <Route path="/market/merchants" element={<MerchantsPage />} />

@@ -9,6 +9,8 @@ export interface Step<K extends DocumentKind = DocumentKind> {
   readonly after: InputOf<K>
   /** Milliseconds since 1970. */
   readonly at: number
+  /** When it was undone; only of what can be done again. */
+  readonly undoneAt?: number
 }
 /** What was changed in this tab, the newest last; what was undone, the next to be done again last. */
 export interface History {
@@ -21,7 +23,6 @@ const ONE_GO_MS = 800
 const MOST = 100
 
 const isOfOne = (a: Step, b: Step): boolean => nameDocument(a.kind, a.id) === nameDocument(b.kind, b.id)
-const move = (step: Step, from: readonly Step[], to: readonly Step[]) => ({ from: from.filter((one) => one !== step), to: [...to, step] })
 
 /** History after a change. What was undone of the same document cannot be done again; of others it still can. */
 export function addStep({ past, future }: History, step: Step): History {
@@ -30,15 +31,14 @@ export function addStep({ past, future }: History, step: Step): History {
   const kept = goesOn ? [...past.slice(0, -1), { ...last, after: step.after, at: step.at }] : [...past, step]
   return { past: kept.slice(-MOST), future: future.filter((one) => !isOfOne(one, step)) }
 }
-/** History once a step was undone. */
-export function undoStep({ past, future }: History, step: Step): History {
-  const { from, to } = move(step, past, future)
-  return { past: from, future: to }
+/** History once a step was undone. @param undoneAt milliseconds since 1970 */
+export function undoStep({ past, future }: History, step: Step, undoneAt?: number): History {
+  return { past: past.filter((one) => one !== step), future: [...future, undoneAt === undefined ? step : { ...step, undoneAt }] }
 }
 /** History once a step that was undone is done again. */
 export function redoStep({ past, future }: History, step: Step): History {
-  const { from, to } = move(step, future, past)
-  return { past: to, future: from }
+  const { undoneAt: _at, ...again } = step
+  return { past: [...past, again], future: future.filter((one) => one !== step) }
 }
 
 const slice = createSlice({

@@ -63,14 +63,19 @@ export function useHistory(): Undoing {
     const putBackOf = ({ kind, id }: Step) => documents.get(nameDocument(kind, id))
     const last = past.findLast(putBackOf)
     const next = future.findLast(putBackOf)
-    const go = (step: Step | undefined, from: unknown, to: unknown, move: typeof undoStep) => {
+    const go = (
+      step: Step | undefined,
+      from: unknown,
+      to: unknown,
+      move: (history: RootState['history'], step: Step) => RootState['history'],
+    ) => {
       if (!step) return
       putBackOf(step)?.((now) => turn(now, from, to))
       dispatch(remembered(move(store.getState().history, step)))
     }
     return {
       ...{ last, next },
-      undo: () => go(last, last?.after, last?.before, undoStep),
+      undo: () => go(last, last?.after, last?.before, (history, step) => undoStep(history, step, Date.now())),
       redo: () => go(next, next?.before, next?.after, redoStep),
     }
   }, [past, future, documents, dispatch, store])

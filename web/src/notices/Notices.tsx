@@ -4,7 +4,7 @@ import Snackbar from '@mui/material/Snackbar'
 import { useDispatch, useSelector } from 'react-redux'
 import type { AppDispatch, RootState } from '../state/store.ts'
 import { heard } from './noticesSlice.ts'
-import { useUndo } from './useUndoable.ts'
+import { useOffered } from './useUndoable.ts'
 
 const SHOWN_MS = 8_000
 /** What can be undone stays longer: one looks at the page first. */
@@ -14,7 +14,7 @@ const UNDOABLE_MS = 30_000
 export function Notices() {
   const notice = useSelector((state: RootState) => state.notices.shown)
   const dispatch = useDispatch<AppDispatch>()
-  const undo = useUndo(notice?.undo ?? null)
+  const offer = useOffered(notice?.undo ?? null)
   if (!notice) return null
   const { id, kind, text } = notice
   const close = () => dispatch(heard(id))
@@ -23,7 +23,7 @@ export function Notices() {
       key={id}
       open
       // What failed stays until it was read.
-      autoHideDuration={kind === 'failed' ? null : undo ? UNDOABLE_MS : SHOWN_MS}
+      autoHideDuration={kind === 'failed' ? null : offer ? UNDOABLE_MS : SHOWN_MS}
       onClose={(_event, reason) => reason !== 'clickaway' && close()}
       anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
     >
@@ -36,9 +36,9 @@ export function Notices() {
         sx={{ bgcolor: 'background.paper', boxShadow: 3 }}
         role={kind === 'failed' ? 'alert' : 'status'}
         action={
-          undo && (
-            <Button size="small" color="inherit" onClick={undo}>
-              Undo
+          offer && (
+            <Button size="small" color="inherit" onClick={() => void offer.run()}>
+              {offer.kind === 'undo' ? 'Undo' : 'Redo'}
             </Button>
           )
         }

@@ -20,6 +20,7 @@ const ROOMS: Readonly<Record<string, string>> = {
   '/missing': 'A fish is missing',
   '/cover-card': 'Cover card',
   '/house': 'House',
+  '/help': 'How to read it',
 }
 const DISH_ROOMS: Readonly<Record<string, string>> = { pot: 'A pot of several', decisions: 'Decisions', year: 'The year' }
 

@@ -4,6 +4,7 @@ import { lazy, Suspense, type ReactNode } from 'react'
 import { INK } from '../theme.ts'
 import { Notices } from '../notices/index.ts'
 import { ConnectionNotice } from './ConnectionNotice.tsx'
+import { FirstRun } from './FirstRun.tsx'
 import { FloatLine } from './FloatLine.tsx'
 import { NoKitchen, useIsKitchen } from './NoKitchen.tsx'
 import { PageTitle } from './PageTitle.tsx'
@@ -40,6 +41,7 @@ export function Shell({ children }: { readonly children: ReactNode }) {
       <TopBar />
       <ConnectionNotice />
       <FloatLine />
+      {isKitchen && <FirstRun />}
       <Box component="main" id="page" tabIndex={-1} sx={{ outline: 'none', flex: 1, p: { xs: 1, md: '8px 20px 20px' } }}>
         {isKitchen ? children : <NoKitchen />}
       </Box>

@@ -47,6 +47,7 @@ const ROOMS = [
   ['/book', 'Book'],
   ['/market', 'Market'],
   ['/house', 'House'],
+  ['/help', 'Help'],
 ] as const
 
 function Search() {

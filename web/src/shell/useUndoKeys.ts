@@ -23,13 +23,19 @@ export function useUndoKeys(): void {
       const key = event.key.toLowerCase()
       if (key !== 'z' && key !== 'y') return
       if (key === 'y' || event.shiftKey) {
+        const again = findOffered(store, 'redo')
+        if (again && again.at > (next?.undoneAt ?? 0)) {
+          event.preventDefault()
+          void again.run()
+          return
+        }
         if (!next) return
         event.preventDefault()
         redo()
         dispatch(said('done', `Done again: ${describeStep(next)}.`))
         return
       }
-      const offered = findOffered(store)
+      const offered = findOffered(store, 'undo')
       if (offered && offered.at > (last?.at ?? 0)) {
         event.preventDefault()
         void offered.run()

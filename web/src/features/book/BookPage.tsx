@@ -45,7 +45,7 @@ export default function BookPage() {
       ),
     [],
   )
-  if (!rows) return <Waiting what="the book" />
+  if (!rows) return <Waiting what="the book" shape="rows" />
   return (
     <Box
       sx={{

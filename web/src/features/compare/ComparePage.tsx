@@ -219,7 +219,7 @@ export default function ComparePage() {
           <Typography variant="h2" gutterBottom>
             Fit against cost and stock, all who can do it
           </Typography>
-          <Suspense fallback={<Waiting what="the chart" />}>
+          <Suspense fallback={<Waiting what="the chart" shape="chart" />}>
             <WorthChart ranked={whole.value.value.lineUp.ranked} marked={names} currency={kitchen?.currency ?? 'EUR'} />
           </Suspense>
         </Box>

@@ -177,7 +177,7 @@ export default function CoverCardPage() {
   const week = weekOf(isDay(asked) ? asked : (kitchen?.today ?? '2000-01-03'))
   const { data: card, isError } = useCoverCardQuery(week, { skip: !kitchen })
   if (isError) return <Alert severity="error">The card could not be written. Try again.</Alert>
-  if (!card || !kitchen) return <Waiting what="the card" />
+  if (!card || !kitchen) return <Waiting what="the card" shape="rows" />
   const others = [
     ['Week before', weekOf(week.from, -1).from],
     ['Week after', weekOf(week.from, 1).from],

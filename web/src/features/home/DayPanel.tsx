@@ -11,6 +11,7 @@ import { nameWeekday, sayDay } from '../../parts/orderWords.ts'
 import { readLocalTime } from '../../parts/readLocalTime.ts'
 import { describeDay } from '../../reader/index.ts'
 import type { MerchantOrder } from './ordersToPlace.ts'
+import { WhatIsThis } from '../../parts/WhatIsThis.tsx'
 
 const MOST_NAMED = 3
 const MOST_HANG = 0.4
@@ -64,6 +65,9 @@ export function DayPanel({ kitchen, card, orders }: Props) {
           {describeDay(today)}
           {card && card.rows.length > 0 ? `; ${describeCovers(card.rows, today)}` : ''}
         </Typography>
+        <Box sx={{ display: { xs: 'none', md: 'block' }, ml: 'auto' }}>
+          <WhatIsThis about="dayLine" />
+        </Box>
       </Box>
       <Box sx={{ display: { xs: 'none', md: 'block' }, my: 0.5 }}>
         <DayLine now={readLocalTime(kitchen.zone)} marks={marks} />

@@ -138,12 +138,13 @@ export function Dishes({
   const undoable = useUndoable()
   const { data: kitchen } = useKitchenQuery()
   const serveAgain = useServeAgain(kitchen?.today ?? '')
-  if (!kitchen) return <Waiting what="the dishes" />
+  if (!kitchen) return <Waiting what="the dishes" shape="rows" />
   const onRemove = ({ id, revision, brief }: ServingRecord) =>
     void undoable(() => remove({ id, revision }).unwrap(), {
       done: `“${brief.dish}” was taken away.`,
       undone: `“${brief.dish}” is back.`,
       undo: () => restore(id).unwrap(),
+      redo: (back) => remove({ id, revision: back.revision }).unwrap(),
     })
   const onAgain = (record: ServingRecord) => void serveAgain(record)
   const touched = [...records].sort((a, b) => b.updatedAt.localeCompare(a.updatedAt))

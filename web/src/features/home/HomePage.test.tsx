@@ -53,6 +53,22 @@ describe('home', () => {
     expect((await screen.findByRole('group', { name: 'Served on' })).textContent).toContain('14')
   })
 
+  it('brings back a dish that was taken away, and takes it away again, by button and by key', async () => {
+    const server = await openPage('/', KITCHEN)
+    const there = async () => (await server.servings()).filter(({ id, deletedAt }) => id === 'stew' && deletedAt === null).length
+    fireEvent.click(await screen.findByRole('button', { name: 'Take Harbour stew away' }))
+    fireEvent.click(await screen.findByRole('button', { name: 'Undo' }))
+    fireEvent.click(await screen.findByRole('button', { name: 'Redo' }))
+    expect(await screen.findByText('“Harbour stew” was taken away.')).toBeDefined()
+    expect(await there()).toBe(0)
+    fireEvent.keyDown(window, { key: 'z', ctrlKey: true })
+    expect(await screen.findByText('“Harbour stew” is back.')).toBeDefined()
+    expect(await there()).toBe(1)
+    fireEvent.keyDown(window, { key: 'z', ctrlKey: true, shiftKey: true })
+    expect(await screen.findByText('“Harbour stew” was taken away.')).toBeDefined()
+    expect(await there()).toBe(0)
+  })
+
   it('teaches the first step where there is no dish yet', async () => {
     await openPage('/', { dishes: [] })
     expect(await screen.findByText(/No dishes yet/)).toBeDefined()

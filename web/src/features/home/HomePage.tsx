@@ -117,7 +117,7 @@ export function HomePage() {
             </Button>
           </Box>
           <StandingAbsences />
-          {!records ? <Waiting what="the dishes" /> : empty ? <FirstDish /> : <Dishes records={records} orderBy={orderBy} />}
+          {!records ? <Waiting what="the dishes" shape="rows" /> : empty ? <FirstDish /> : <Dishes records={records} orderBy={orderBy} />}
         </Paper>
       </Box>
       <Box sx={{ display: 'grid', gap: 1.5 }}>

@@ -26,6 +26,7 @@ import { NobodyCan } from './NobodyCan.tsx'
 import { isSought, orderLine, type LineOrder } from './orderLine.ts'
 import { useTurning } from './TurningList.tsx'
 import { describeVerdict, type Verdict } from './verdict.ts'
+import { WhatIsThis } from '../../parts/WhatIsThis.tsx'
 
 /** Rows that are shown before one asks for all. */
 export const SHOWN_AT_FIRST = 8
@@ -99,7 +100,7 @@ const VerdictLine = ({ verdict }: { readonly verdict: Verdict | null }) => (
     {verdict && (
       <>
         <Typography component="p" sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: { xs: 22, md: 27 }, lineHeight: 1.15 }}>
-          {verdict.headline}
+          {verdict.headline} <WhatIsThis about="sureness" />
         </Typography>
         <Typography variant="body2" color="text.secondary">
           {verdict.words}
@@ -226,7 +227,8 @@ export const Board = memo(function Board({
           Line-up
         </Typography>
         <Typography color="text.secondary">
-          {able} of {able + leftOut.length}
+          {/* Who is left out is told later: until then no figure stands for all of them. */}
+          {leftOut.length > 0 ? `${able} of ${able + leftOut.length}` : able}
           {onlyOffered ? ' on your lists' : ''} can do this dish
         </Typography>
         {!narrow && (

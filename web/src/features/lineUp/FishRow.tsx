@@ -12,6 +12,7 @@ import { WhereToOrder } from '../../parts/WhereToOrder.tsx'
 import { MarketOf } from '../../parts/MarketOf.tsx'
 import { TurningList, useTurning } from './TurningList.tsx'
 import { nameCautions, ofHundred } from '../../parts/dishWords.ts'
+import { WhatIsThis } from '../../parts/WhatIsThis.tsx'
 
 export const ROW_COLUMNS = { xs: '64px minmax(0, 1fr) 92px', md: '66px minmax(140px, 1fr) 108px repeat(3, 70px) 92px' }
 
@@ -38,10 +39,20 @@ interface Props {
 const describeShares = ({ firstShare, passShare }: RankedFish): string =>
   `first in ${ofHundred(firstShare)} of 100${passShare < 0.95 ? `, passes in ${ofHundred(passShare)}` : ''}`
 
+/** What is missing to 100, and what most of it is for. */
+function describeLoss(pointsLost: RankedFish['pointsLost']): string {
+  const [worst] = pointsLost
+  const all = pointsLost.reduce((sum, { points }) => sum + points, 0)
+  if (!worst) return ''
+  return pointsLost.length === 1
+    ? `It loses ${worst.points.toFixed(1)} points: ${worst.sentence}`
+    : `It loses ${all.toFixed(1)} points, ${worst.points.toFixed(1)} of them here: ${worst.sentence}`
+}
+
 /** Why the first stands first, in a sentence or two. */
 function summarise({ common, pointsLost, unknown, buyG, form }: RankedFish): string {
   const [worst] = pointsLost
-  const missing = worst ? `It loses ${worst.points.toFixed(1)} points: ${worst.sentence}` : `${common} meets every ask.`
+  const missing = worst ? describeLoss(pointsLost) : `${common} meets every ask.`
   const blind = unknown.length > 0 ? ` Not known: ${unknown.map((key) => ASK_LABEL[key].toLowerCase()).join(', ')}.` : ''
   return `${missing}${blind} Buy ${formatMassToBuy(buyG)} ${FORM_LABEL[form]}.`
 }
@@ -78,6 +89,14 @@ function Details({
   const turning = useTurning(dishBrief, first ? null : fish.species)?.value
   return (
     <Box sx={{ gridColumn: '1 / -1', pl: { md: '74px' }, pt: 0.5, display: 'grid', gap: 1 }}>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+        <Typography component="h3" variant="h3">
+          What it misses
+        </Typography>
+        <WhatIsThis about="fit" />
+        <WhatIsThis about="strip" />
+        <WhatIsThis about="print" />
+      </Box>
       <PointsBars fish={fish} />
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))', gap: 0.75 }}>
         {fish.standings.map((standing) => {

@@ -35,7 +35,7 @@ function LineUpView({ dish }: { readonly dish: Dish }) {
   }
   const { progress = null, left = false, leave = NOBODY } = state.status === 'ready' ? state : {}
   const study = useMemo(() => ({ progress, left, leave }), [progress, left, leave])
-  if (state.status === 'waiting') return <Waiting what="the line-up" />
+  if (state.status === 'waiting') return <Waiting what="the line-up" shape="line-up" />
   if (state.status === 'refused')
     return (
       <Alert severity="error">

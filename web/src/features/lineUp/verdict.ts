@@ -32,7 +32,7 @@ export function describeVerdict(ranked: readonly RankedFish[], hidden = false): 
     if (more > 0 && most < NOBODY_STANDS_OUT)
       return {
         headline: `Nobody stands out: ${level.length} fish do it alike`,
-        words: `${joinWords(named)} among them; none comes first in more than ${ofHundred(most)} of 100 draws. Take the cheapest, or the one that looks best.`,
+        words: `${joinWords(named)} among them; none comes first in more than ${ofHundred(most)} of 100 draws. ${ranked.some(({ portionCost }) => portionCost !== null) ? 'Take the cheapest, or the one that looks best' : 'Take the one that looks best'}.`,
       }
     if (isTied(level))
       return {

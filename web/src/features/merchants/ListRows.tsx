@@ -52,6 +52,7 @@ export function ListRows({ lists, today }: { readonly lists: readonly PriceList[
       done: `The list of ${sayDay(date, today)} was taken back; its prices no longer count.`,
       undone: `The list of ${sayDay(date, today)} counts again.`,
       undo: () => putBack(id).unwrap(),
+      redo: () => takeBack(id).unwrap(),
     })
   const shown = all ? lists : lists.slice(0, FIRST_SHOWN)
   return (

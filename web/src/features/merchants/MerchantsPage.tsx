@@ -40,7 +40,7 @@ export default function MerchantsPage() {
   const [restore] = useRestoreMerchantMutation()
   const undoable = useUndoable()
   const [name, setName] = useState('')
-  if (!kitchen || !records || !lists) return <Waiting what="the merchants" />
+  if (!kitchen || !records || !lists) return <Waiting what="the merchants" shape="panels" />
   const { today } = kitchen
   const now = { date: today, time: readLocalTime(kitchen.zone) }
   const sorted = [...records].sort((a, b) => (a.merchant.name < b.merchant.name ? -1 : 1))
@@ -57,6 +57,7 @@ export default function MerchantsPage() {
       done: `${merchant.name} was taken away. Prices of its lists still count.`,
       undone: `${merchant.name} is back.`,
       undo: () => restore(id).unwrap(),
+      redo: (back) => remove({ id, revision: back.revision }).unwrap(),
     })
   const own = lists.filter(({ merchantId }) => merchantId === chosen?.id)
   const order = chosen && planOrder(chosen.merchant, now)

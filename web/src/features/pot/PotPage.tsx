@@ -22,6 +22,7 @@ import { DishGate } from '../../parts/DishGate.tsx'
 import { DishAlert } from '../alerts/index.ts'
 import { useDecide } from '../decisions/index.ts'
 import { describeMaking, describeServing, nameCautions } from '../../parts/dishWords.ts'
+import { WhatIsThis } from '../../parts/WhatIsThis.tsx'
 
 const COUNTS = [2, 3, 4, 5] as const
 const DEFAULT_COUNT = 3
@@ -161,7 +162,7 @@ function PotView({ dish }: { readonly dish: Dish }) {
   const plan = shown?.plan
   const ids = useMemo(() => (plan ? [...new Set(plan.pots.flatMap(({ places }) => places.map(({ offerId }) => offerId)))] : []), [plan])
   const offers = useOffers(ids, dish.brief.date)
-  if (!shown || !plan) return <Waiting what="the pot" />
+  if (!shown || !plan) return <Waiting what="the pot" shape="rows" />
   const [best, ...others] = plan.pots
   return (
     <Box
@@ -199,7 +200,8 @@ function PotView({ dish }: { readonly dish: Dish }) {
         {best ? (
           <>
             <Typography>
-              The best {k} of {plan.considered} that fill the places and differ from one another, in the order in which they go in.
+              The best {k} of {plan.considered} that fill the places and differ from one another, in the order in which they go in.{' '}
+              <WhatIsThis about="pot" />
             </Typography>
             <PotList pot={best} offers={offers} label="Into the pot, in this order" />
             <TakePot pot={best} dish={dish} />

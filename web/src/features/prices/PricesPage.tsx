@@ -74,7 +74,7 @@ function History({
         role="img"
         aria-label={`Price of ${history.common} over the year: ${series.quotes.length} quotes, and the estimate with its range`}
       >
-        <Suspense fallback={<Waiting what="the chart" />}>
+        <Suspense fallback={<Waiting what="the chart" shape="chart" />}>
           <PriceChart series={series} date={history.date} />
         </Suspense>
       </div>
@@ -97,7 +97,7 @@ export default function PricesPage() {
   )
   const species = search.get('fish') ?? fish[0]?.[0]
   const { data: history, error } = usePriceHistoryQuery({ name: species ?? '' }, { skip: species === undefined })
-  if (!kitchen || !slab) return <Waiting what="the prices" />
+  if (!kitchen || !slab) return <Waiting what="the prices" shape="panels" />
   const pick = (name: string) =>
     change((params) => {
       params.set('fish', name)

@@ -15,6 +15,7 @@ import { capitalise, joinWords } from '../../parts/dishWords.ts'
 import { MarketRooms } from '../../parts/MarketRooms.tsx'
 import { FeedNotice } from '../merchants/index.ts'
 import { sayDay, sayOrder } from '../../parts/orderWords.ts'
+import { WhatIsThis } from '../../parts/WhatIsThis.tsx'
 
 const UNKNOWN_WORDS = { price: 'its usual price', condition: 'its condition', stock: 'its stock' } as const
 const FIRST_SHOWN = 12
@@ -158,7 +159,7 @@ export default function SlabPage() {
   const { data: seasons } = useSeasonsQuery()
   const [all, setAll] = useState(false)
   const yearOf = useMemo(() => new Map((seasons ?? []).map(({ season }) => [`${season.species}|${season.water}`, season])), [seasons])
-  if (!slab || !kitchen) return <Waiting what="the slab" />
+  if (!slab || !kitchen) return <Waiting what="the slab" shape="rows" />
   const shown = all ? slab.fish : slab.fish.slice(0, FIRST_SHOWN)
   return (
     <Box sx={{ mt: 1 }}>
@@ -169,7 +170,7 @@ export default function SlabPage() {
         </Typography>
         <Typography color="text.secondary" gutterBottom>
           Each against its own usual price for the month, its condition and its stock; cost of an edible portion, labour and the rest of the
-          fish not counted.
+          fish not counted. <WhatIsThis about="good" /> <WhatIsThis about="standing" /> <WhatIsThis about="tide" />
         </Typography>
         <FeedNotice merchants={merchants} today={kitchen.today} />
         {slab.fish.length === 0 && (

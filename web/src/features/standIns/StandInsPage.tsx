@@ -26,6 +26,7 @@ import { describeReason } from './describeReason.ts'
 import { useStandIns } from './useStandIns.ts'
 import { useOffers } from '../../engine/index.ts'
 import { useSearch } from '../../state/useSearch.ts'
+import { WhatIsThis } from '../../parts/WhatIsThis.tsx'
 
 const REASONS: readonly (readonly [MissingReason, string])[] = [
   ['not-landed', 'Not landed'],
@@ -175,7 +176,7 @@ function StandInsView({ dish }: { readonly dish: Dish }) {
         No fish can do this dish as it stands, so there is nothing to stand in for. See the line-up for who came close.
       </Alert>
     )
-  if (!standIns) return <Waiting what="the stand-ins" />
+  if (!standIns) return <Waiting what="the stand-ins" shape="rows" />
   const offer = offers.get(standIns.missing.offerId)
   if (missing === null && dish.choice !== null) setMissing(dish.choice)
   return (
@@ -196,7 +197,7 @@ function StandInsView({ dish }: { readonly dish: Dish }) {
         />
         <MissingChoice ranked={ranked} species={standIns.missing.species} onChoose={setMissing} />
         <Typography component="h2" variant="h3" sx={{ mt: 1.5 }}>
-          Why is it missing?
+          Why is it missing? <WhatIsThis about="ladder" />
         </Typography>
         <ToggleButtonGroup
           exclusive

@@ -168,6 +168,7 @@ export function Evidence({ record, name, year }: EvidenceProps) {
       done: `The evidence on ${name} was taken away.`,
       undone: `The evidence on ${name} is back.`,
       undo: () => restore(record.id).unwrap(),
+      redo: (back) => remove({ id: record.id, revision: back.revision }).unwrap(),
     })
   return (
     <Paper component="section" aria-label={`Evidence on ${name}`} sx={{ p: 2 }}>

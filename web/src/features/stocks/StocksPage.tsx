@@ -18,6 +18,7 @@ import { MarketFiles } from '../../parts/import/index.ts'
 import { MarketRooms } from '../../parts/MarketRooms.tsx'
 import { RoomGrid, SideName, SideRow } from '../../parts/SideList.tsx'
 import { describePlace } from '../../parts/describePlace.ts'
+import { WhatIsThis } from '../../parts/WhatIsThis.tsx'
 
 /** What the kitchen keeps on the stocks it buys from, each with its standing and what that rests on. */
 export default function StocksPage() {
@@ -28,7 +29,7 @@ export default function StocksPage() {
   const [origin, setOrigin] = useState<'wild' | 'farmed'>('wild')
   const species = [...(records?.map(({ stock }) => stock.species) ?? []), search.get('new')?.split('|')[1] ?? []].flat()
   const names = useAnswer(useSheet(), species.join(',') || null, (desk) => desk.commonNames(species))?.value ?? {}
-  if (!records || !kitchen) return <Waiting what="the stocks" />
+  if (!records || !kitchen) return <Waiting what="the stocks" shape="panels" />
   const year = Number(kitchen.today.slice(0, 4))
   const rows = records
     .map((record) => ({ record, standing: computeStockStanding(record.stock, year) }))
@@ -96,7 +97,7 @@ export default function StocksPage() {
           <MarketFiles what="stocks" />
           <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
             What the demo came with is invented. Wish and floor are set in the <Link to="/house">house</Link>.{' '}
-            <Link to="/market/standing">How a standing is worked out</Link>.
+            <Link to="/market/standing">How a standing is worked out</Link>. <WhatIsThis about="standing" />
           </Typography>
         </Paper>
         {begunFish && (begunOrigin === 'wild' || begunOrigin === 'farmed') && (

@@ -106,7 +106,7 @@ export default function SwapMapPage() {
   )
   const go = (next: { fish?: string; method?: Method }) =>
     setSearch({ method: next.method ?? method, ...((next.fish ?? centre?.species) ? { fish: next.fish ?? centre?.species ?? '' } : {}) })
-  if (!map || !centre) return <Waiting what="every pair of fish" />
+  if (!map || !centre) return <Waiting what="every pair of fish" shape="chart" />
   const walk = (fish: string) => go({ fish })
   return (
     <Box

@@ -16,6 +16,7 @@ import { MarketRooms } from '../../parts/MarketRooms.tsx'
 import { RoomGrid, SideName, SideRow } from '../../parts/SideList.tsx'
 import { Year } from './Year.tsx'
 import { startYear } from './yearEdit.ts'
+import { WhatIsThis } from '../../parts/WhatIsThis.tsx'
 
 type Names = Readonly<Record<string, string>>
 
@@ -50,7 +51,7 @@ export default function WatersPage() {
   const [other, setOther] = useState('')
   const species = records?.map(({ season }) => season.species) ?? []
   const names = useAnswer(useSheet(), species.join(',') || null, (desk) => desk.commonNames(species))?.value ?? {}
-  if (!records || !kitchen) return <Waiting what="the waters" />
+  if (!records || !kitchen) return <Waiting what="the waters" shape="panels" />
   const waters = [...new Set(records.map(({ season }) => season.water))].sort()
   const water = search.get('water') ?? waters[0] ?? ''
   const rows = records
@@ -122,7 +123,8 @@ export default function WatersPage() {
           />
           <MarketFiles what="seasons" />
           <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-            The waters and years that the demo came with are invented. A dish counts the year once its brief names the waters.
+            The waters and years that the demo came with are invented. A dish counts the year once its brief names the waters.{' '}
+            <WhatIsThis about="tide" />
           </Typography>
         </Paper>
         {chosen && (

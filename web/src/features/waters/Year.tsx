@@ -65,6 +65,7 @@ export function Year({ record, name, month, onAnother }: YearProps) {
       done: `The year of ${name} was taken away.`,
       undone: `The year of ${name} is back.`,
       undo: () => restore(record.id).unwrap(),
+      redo: (back) => remove({ id: record.id, revision: back.revision }).unwrap(),
     })
   return (
     <Paper component="section" aria-label={`The year of ${name}`} sx={{ p: 2 }}>

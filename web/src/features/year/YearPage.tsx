@@ -18,6 +18,7 @@ import { DishGate } from '../../parts/DishGate.tsx'
 import { describeProblem, joinWords, ofHundred } from '../../parts/dishWords.ts'
 import { MonthTable } from './MonthTable.tsx'
 import { describeBest, describeYear } from './yearWords.ts'
+import { WhatIsThis } from '../../parts/WhatIsThis.tsx'
 
 const YearChart = lazy(() => import('./YearChart.tsx'))
 
@@ -124,6 +125,7 @@ function YearView({ dish }: { readonly dish: Dish }) {
             : 'The brief names no waters, so every month is alike. With the waters named, the years kept there are counted.'}
         </Typography>
         {!year.known && <NameWaters dish={dish} waters={waters} />}
+        {year.known && <WhatIsThis about="year" />}
         {year.known && <MonthTable year={year} dish={dish.brief.dish} month={month} />}
         {year.known && (
           <>
@@ -131,7 +133,7 @@ function YearView({ dish }: { readonly dish: Dish }) {
               {describeYear(year)}
             </Typography>
             <div role="img" aria-label={`Who comes first: ${joinWords(year.fish.map(({ common }) => common))}; month by month in the list`}>
-              <Suspense fallback={<Waiting what="the chart" />}>
+              <Suspense fallback={<Waiting what="the chart" shape="chart" />}>
                 <YearChart year={year} month={month} />
               </Suspense>
             </div>
