@@ -81,6 +81,7 @@ export const FACT_PARAMS = {
   'miss.above.mercury': [],
   'miss.colour': ['wanted'],
   'miss.band': ['ask', 'value', 'wanted', 'way'],
+  'miss.cost': ['cost', 'most'],
   'miss.outside': [],
   'miss.below.firmness': [],
   'miss.below.flake': [],

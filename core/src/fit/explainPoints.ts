@@ -8,8 +8,13 @@ import { toTenth } from '../rounding/index.ts'
 export function explainPoints({ fit, readings }: Fit, brief: NormalisedBrief): readonly PointsLost[] {
   const weights = readings.map(({ pull, desirability }) => pull * -Math.log(desirability))
   const shares = splitPoints(weights, toTenth(100 - toTenth(fit)))
+  const currency = brief.budget?.currency ?? brief.house.usualPortionCost?.currency ?? null
   return readings
-    .map((reading, i) => ({ trait: reading.key, points: shares[i] ?? 0, sentence: describeMiss(reading, brief.asks[reading.key]) }))
+    .map((reading, i) => ({
+      trait: reading.key,
+      points: shares[i] ?? 0,
+      sentence: describeMiss(reading, brief.asks[reading.key], currency),
+    }))
     .filter(({ points }) => points > 0)
     .sort((a, b) => b.points - a.points)
 }

@@ -84,6 +84,7 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'miss.above.mercury': 'has to be counted in the week',
   'miss.colour': 'Its cooked colour is not among {wanted}.',
   'miss.band': '{Ask}: {value}, wanted {wanted}; {way}.',
+  'miss.cost': 'A portion costs {cost}, wanted {most} at most; dearer than asked.',
   'miss.outside': 'outside what is asked',
   'miss.below.firmness': 'softer than asked',
   'miss.below.flake': 'smaller flakes than asked',

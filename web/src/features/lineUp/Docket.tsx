@@ -6,10 +6,10 @@ import FormControlLabel from '@mui/material/FormControlLabel'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import useMediaQuery from '@mui/material/useMediaQuery'
-import type { BandKey, NormalisedAsk, NormalisedBrief } from '@tender-gill/contract'
+import type { AskKey, BandKey, Brief, NormalisedAsk, NormalisedBrief } from '@tender-gill/contract'
 import { TEXTURE_KEYS } from '@tender-gill/contract/vocabulary'
 import { METHOD_TABLE } from '@tender-gill/core'
-import { ASK_LABEL, describeBand, describeBound } from '../../reader/index.ts'
+import { ASK_LABEL, describeBand, describeBound, formatMoney } from '../../reader/index.ts'
 import { memo, useState } from 'react'
 import { Link } from 'react-router'
 import type { Dish } from '../../state/useDish.ts'
@@ -18,6 +18,10 @@ import { describeMaking, describeServing, listDiners, listLimits } from '../../p
 import { BandControl, type BandEdges } from './BandControl.tsx'
 import { withAsk, withMust, withoutAsk } from './editAsks.ts'
 import { PullDots } from './PullDots.tsx'
+
+/** What is wanted, money as money. */
+const describeAsked = (key: AskKey, { from, to }: NormalisedAsk, { budget }: Brief): string =>
+  key === 'portionCost' && budget && to !== null ? `${formatMoney(to, budget.currency)} at most` : describeBand(key, from, to)
 
 export interface LiveBand extends BandEdges {
   readonly key: BandKey
@@ -48,7 +52,7 @@ const AskEditor = memo(function AskEditor({ trait, ask, dish, onLive }: AskProps
       </Box>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
         <Typography variant="body2" sx={{ flex: 1, minWidth: 0 }}>
-          {describeBand(trait, ask.from, ask.to)}
+          {describeAsked(trait, ask, dish.brief)}
           {ask.must ? `; ${describeBound(trait, ask.must)}` : ''}
         </Typography>
         <FormControlLabel
@@ -158,7 +162,7 @@ export const Docket = memo(function Docket({ dish, brief, onLive }: Props) {
         {folded &&
           asks
             .filter(([, ask]) => ask.pull >= 3)
-            .map(([key, ask]) => <Chip key={key} size="small" label={`${ASK_LABEL[key]}: ${describeBand(key, ask.from, ask.to)}`} />)}
+            .map(([key, ask]) => <Chip key={key} size="small" label={`${ASK_LABEL[key]}: ${describeAsked(key, ask, dish.brief)}`} />)}
       </Box>
       {(!narrow || open) && (
         <Box sx={{ display: 'grid', gap: 0.5 }}>

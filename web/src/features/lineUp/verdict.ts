@@ -17,6 +17,14 @@ const isTied = (level: readonly RankedFish[]): boolean => level.slice(0, MOST_NA
 const inWhichOrder = (hidden: boolean): string =>
   hidden ? 'nobody sees which it is here, so the dear ones stand last and the best known first' : 'the best known stands first'
 
+/** That the first is not the one that comes first most often, where it is not: its fit is the higher as it usually is. */
+function explainOrder(ranked: readonly RankedFish[]): string {
+  const [leader] = ranked
+  const oftenest = ranked.reduce<RankedFish | undefined>((best, row) => (best && best.firstShare >= row.firstShare ? best : row), undefined)
+  if (!leader || !oftenest || oftenest.firstShare - leader.firstShare < 0.05) return ''
+  return `${leader.common} fits best as it usually is; over all draws ${oftenest.common} comes first more often. `
+}
+
 /**
  * The answer of a line-up in words: fish that no draw tells apart are named together, since their order says nothing.
  * @param hidden whether the dish hides which fish it is   @returns null where nothing stands in line
@@ -44,7 +52,7 @@ export function describeVerdict(ranked: readonly RankedFish[], hidden = false): 
       words: `First in ${level
         .slice(0, MOST_NAMED)
         .map(({ firstShare }) => ofHundred(firstShare))
-        .join(', ')} of 100 draws. Let price, or the look of it, decide.`,
+        .join(', ')} of 100 draws. ${explainOrder(ranked)}Let price, or the look of it, decide.`,
     }
   }
   const share = `first in ${ofHundred(leader.firstShare)} of 100 draws`
