@@ -74,7 +74,7 @@ test('a silent feed is said, and its list is there once it speaks again', async 
   await page.getByRole('button', { name: 'Look now' }).click()
   await expect(page.getByText(/Its feed: list of today\. “/)).toBeVisible()
   await page.getByRole('list', { name: 'Lists' }).getByRole('button', { name: 'today', exact: true }).click()
-  await expect(page.getByRole('list', { name: 'Rows kept' }).getByRole('listitem').first()).toBeVisible()
+  await expect(page.getByRole('grid', { name: 'Rows kept' }).getByRole('row').nth(1)).toBeVisible()
   await trouble('error')
   await page.getByRole('button', { name: 'Look now' }).click()
   await expect(page.getByText(/silent, it answered 500 \(once\)/)).toBeVisible()

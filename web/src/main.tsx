@@ -11,9 +11,10 @@ import './fonts.ts'
 import { chooseKitchen, kitchenPath, readKitchen, readLastKitchen, rememberKitchen } from './kitchen/index.ts'
 import { Root } from './Root.tsx'
 import { createStore } from './state/store.ts'
+import { readStyleNonce } from './styleNonce.ts'
 import { theme } from './theme.ts'
 
-const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce
+const nonce = readStyleNonce()
 const cache = createCache({ key: 'tg', prepend: true, ...(nonce ? { nonce } : {}) })
 const root = document.getElementById('root')
 if (!root) throw new Error('the page has no root')

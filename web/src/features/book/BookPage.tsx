@@ -2,6 +2,8 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import { useCallback, useMemo, useState } from 'react'
 import { Link } from 'react-router'
@@ -13,6 +15,7 @@ import { SORTS, filterBook, readFilter, sortBook } from './bookFilter.ts'
 import { MOST_COMPARED, comparePath } from '../../parts/bookWords.ts'
 import { OneOf } from '../../parts/OneOf.tsx'
 import { FilterPanel } from './FilterPanel.tsx'
+import { BookGrid } from './BookGrid.tsx'
 import { NameAlone, NameLookup } from './NameLookup.tsx'
 
 const SHOWN_AT_FIRST = 30
@@ -29,6 +32,7 @@ export default function BookPage() {
   })
   const [marked, setMarked] = useState<readonly string[]>([])
   const [all, setAll] = useState(false)
+  const asTable = search.get('as') === 'table'
   const filter = useMemo(() => readFilter(search), [search])
   const rows = book?.value
   const found = useMemo(() => (rows ? sortBook(filterBook(rows, filter), filter) : []), [rows, filter])
@@ -77,6 +81,20 @@ export default function BookPage() {
               onChange={(sort) => set('sort', sort)}
               sx={{ minWidth: 150 }}
             />
+            <ToggleButtonGroup
+              exclusive
+              size="small"
+              aria-label="Shown as"
+              value={asTable ? 'table' : 'lines'}
+              onChange={(_event, as: string | null) => as && set('as', as === 'table' ? as : null)}
+            >
+              <ToggleButton value="lines" sx={{ textTransform: 'none', minHeight: 40 }}>
+                Lines
+              </ToggleButton>
+              <ToggleButton value="table" sx={{ textTransform: 'none', minHeight: 40 }}>
+                Table
+              </ToggleButton>
+            </ToggleButtonGroup>
             <Box sx={{ ml: 'auto', display: 'flex', gap: 1, flexWrap: 'wrap' }}>
               {marked.length > 1 && (
                 <Button variant="contained" component={Link} to={comparePath(marked)}>
@@ -95,17 +113,18 @@ export default function BookPage() {
             </Box>
           </Box>
           {found.length === 0 && <Alert severity="info">No fish of the book is all of that. Take one choice away.</Alert>}
-          {found.length > 0 && (
+          {!asTable && found.length > 0 && (
             <Typography variant="body2" color="text.secondary" aria-hidden sx={{ textAlign: 'right' }}>
               compare
             </Typography>
           )}
-          <Box component="ul" aria-label="Fish found" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-            {(all ? found : found.slice(0, SHOWN_AT_FIRST)).map((row) => (
+          {asTable && found.length > 0 && <BookGrid rows={found} method={filter.method} />}
+          <Box component="ul" aria-label="Fish found" hidden={asTable} sx={{ listStyle: 'none', p: 0, m: 0 }}>
+            {(asTable ? [] : all ? found : found.slice(0, SHOWN_AT_FIRST)).map((row) => (
               <BookLine key={row.species} row={row} method={filter.method} marked={marked.includes(row.species)} onMark={mark} />
             ))}
           </Box>
-          {found.length > SHOWN_AT_FIRST && (
+          {!asTable && found.length > SHOWN_AT_FIRST && (
             <Button onClick={() => setAll(!all)}>{all ? `Show the first ${SHOWN_AT_FIRST}` : `Show all ${found.length}`}</Button>
           )}
         </Paper>

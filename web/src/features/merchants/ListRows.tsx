@@ -2,18 +2,17 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { PriceList } from '@tender-gill/contract'
-import { FORM_LABEL, describeMass, formatMoney } from '../../reader/index.ts'
 import { useState } from 'react'
 import { usePriceListQuery, usePutListBackMutation, useSettleNamesMutation, useTakeListBackMutation } from '../../api/api.ts'
 import { INK } from '../../theme.ts'
 import { useAnswer, useSheet } from '../../engine/index.ts'
 import { BadRows } from '../../parts/import/index.ts'
 import { NamesToSettle } from './NamesToSettle.tsx'
+import { QuoteGrid } from './QuoteGrid.tsx'
 import { sayDay } from '../../parts/orderWords.ts'
 import { useUndoable } from '../../notices/index.ts'
 
 const FIRST_SHOWN = 8
-const UNIT_WORDS = { kg: 'a kilo', lb: 'a pound', each: 'each', box: 'a box' } as const
 
 /** A list with its rows, the names that wait on it, and what could not be kept. */
 function OpenList({ id }: { readonly id: string }) {
@@ -26,16 +25,7 @@ function OpenList({ id }: { readonly id: string }) {
     <Box sx={{ pl: 2, pb: 1, display: 'grid', gap: 1 }}>
       <NamesToSettle names={data.open} action="Settle these names" onSettle={(names) => void settle({ names: [...names] })} />
       <BadRows rows={data.bad.map(({ line, column, message }) => ({ line, at: column, message }))} />
-      <Box component="ul" aria-label="Rows kept" sx={{ m: 0, pl: 2, columns: { md: 2 } }}>
-        {data.quotes.map(({ species: name, form, price, currency, unit, grade, eachG, minimumKg }, i) => (
-          <li key={i}>
-            {names[name] ?? name}, {FORM_LABEL[form]}
-            {grade ? `, ${grade}` : ''}: {formatMoney(price, currency)} {UNIT_WORDS[unit]}
-            {eachG ? ` of ${describeMass(eachG)}` : ''}
-            {minimumKg ? `, from ${describeMass(minimumKg * 1000)}` : ''}
-          </li>
-        ))}
-      </Box>
+      <QuoteGrid quotes={data.quotes} names={names} />
     </Box>
   )
 }
