@@ -10,6 +10,9 @@ const PATIENCE = { testTimeout: LONG ? 600_000 : 60_000, hookTimeout: 120_000 }
 /** Files of pure code share their modules: the book and the laws' tools are read once, and nothing they hold ever changes. */
 const SHARED = { isolate: false }
 
+/** Tests of no page that look at what a browser keeps. */
+const NEEDS_A_PAGE = ['web/src/state/store.test.ts']
+
 const node = (name: string, include: string[], options: object = {}) => ({
   test: { name, environment: 'node' as const, include, ...PATIENCE, ...options },
 })
@@ -31,11 +34,13 @@ export default defineConfig({
       ]),
       node('cli', ['cli/src/**/*.test.ts']),
       node('server', ['server/src/**/*.test.ts'], { ...SHARED, globalSetup: ['server/src/testing/globalSetup.ts'] }),
+      // What of the pages has no page in it: words, forms and histories, pure.
+      node('words of the pages', ['web/src/**/*.test.ts'], { exclude: NEEDS_A_PAGE, ...SHARED }),
       {
         test: {
           name: 'web',
           environment: 'jsdom',
-          include: ['web/src/**/*.test.{ts,tsx}'],
+          include: ['web/src/**/*.test.tsx', ...NEEDS_A_PAGE],
           globalSetup: ['server/src/testing/globalSetup.ts'],
           ...PATIENCE,
         },
