@@ -89,6 +89,6 @@ describe('planAmount', () => {
     })
     const plan = planAmount(priced, 'whole', normalise())
     expect(plan.cost?.total.typical).toBeCloseTo(plan.buyG.typical / 100, 9)
-    expect(plan.cost?.perCover.typical).toBeCloseTo(plan.buyG.typical / 400, 9)
+    expect(plan.cost?.perPortion?.typical).toBeCloseTo(plan.buyG.typical / 400, 9)
   })
 })

@@ -1,7 +1,7 @@
 import type { Form, Range, ResolvedOffer } from '@tender-gill/contract'
 import type { NormalisedBrief } from '../facts/index.ts'
 import { computeWeightToBuyG, countPortions } from './computeWeightToBuy.ts'
-import { creditTrimPerKg, findPrice } from './computePortionCost.ts'
+import { computePortionCost, creditTrimPerKg, findPrice } from './computePortionCost.ts'
 import { computeYields, type Yields } from './yields.ts'
 
 /** How much to buy of one fish in one form, and what that costs. */
@@ -11,12 +11,13 @@ export interface Amount {
   readonly buyG: Range
   /** Whole fish to ask for, rounded up so that rounding never hides a shortfall; null for cuts. */
   readonly pieces: { readonly count: number; readonly eachG: number } | null
-  /** What is paid in all; and a cover, less what the house credits for the rest of the fish. */
+  /** What is paid in all; and an adult portion, less what the house credits for the rest of the fish: the same figure as in a line-up. */
   readonly cost: {
     readonly total: Range
     /** What the house credits for head, frame and trim, in all; 0 where it credits nothing. */
     readonly credit: number
-    readonly perCover: Range
+    /** Null where the dish counts in another currency. */
+    readonly perPortion: Range | null
     readonly currency: string
   } | null
 }
@@ -27,8 +28,6 @@ const times = ({ low, typical, high }: Range, by: Range): Range => ({
   high: high * by.high,
 })
 const over = ({ low, typical, high }: Range, by: number): Range => ({ low: low / by, typical: typical / by, high: high / by })
-
-const minus = ({ low, typical, high }: Range, by: number): Range => ({ low: Math.max(0, low - by), typical: typical - by, high: high - by })
 
 /** Size of whole fish to ask for, g: the middle of what the dish wants and the market gives. */
 function computePieceG(offer: ResolvedOffer, brief: NormalisedBrief): number {
@@ -47,12 +46,13 @@ export function planAmount(offer: ResolvedOffer, form: Form, brief: NormalisedBr
   const eachG = computePieceG(offer, brief)
   const price = findPrice(offer, form)
   const total = price ? times(over(buyG, 1000), price.perKg) : null
+  const perPortion = computePortionCost(offer, form, brief)
   const credit = (creditTrimPerKg(offer, form, brief) * buyG.typical) / 1000
   return {
     portions: countPortions(brief),
     yields: computeYields(offer, form, brief),
     buyG,
     pieces: whole ? { count: Math.ceil(buyG.typical / eachG - 1e-9), eachG } : null,
-    cost: total && price ? { total, credit, perCover: over(minus(total, credit), brief.covers), currency: price.currency } : null,
+    cost: total && price ? { total, credit, perPortion, currency: price.currency } : null,
   }
 }

@@ -34,6 +34,6 @@ describe('amounts', () => {
     await openPage('/dishes/lunch/amounts', KITCHEN)
     await region()
     fireEvent.change(screen.getByRole('textbox', { name: /^Price a kilo/ }), { target: { value: '90' } })
-    expect(await screen.findByText(/a cover above the/)).toBeDefined()
+    expect(await screen.findByText(/a portion above the/)).toBeDefined()
   })
 })

@@ -148,8 +148,8 @@ function Answer({ amount, dish, form }: { readonly amount: Amount; readonly dish
         <Typography sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 24, mt: 1 }}>
           {formatMoney(cost.total.typical, cost.currency)}{' '}
           <Box component="span" sx={{ font: 'inherit', fontSize: 16, fontWeight: 400 }}>
-            in all ({formatMoneyRange(cost.total.low, cost.total.high, cost.currency)}), {formatMoney(cost.perCover.typical, cost.currency)}{' '}
-            a cover
+            in all ({formatMoneyRange(cost.total.low, cost.total.high, cost.currency)})
+            {cost.perPortion && `, ${formatMoney(cost.perPortion.typical, cost.currency)} a portion`}
             {cost.credit > 0 &&
               `, once ${formatMoney(cost.credit, cost.currency)} is taken off for head, frame and trim that the house uses`}
           </Box>
@@ -158,11 +158,11 @@ function Answer({ amount, dish, form }: { readonly amount: Amount; readonly dish
         <Typography sx={{ mt: 1 }}>No price is known for this form. Type one in and the cost stands here.</Typography>
       )}
       {dish.brief.budget &&
-        cost &&
+        cost?.perPortion &&
         cost.currency === dish.brief.budget.currency &&
-        cost.perCover.typical > dish.brief.budget.perPortion && (
+        cost.perPortion.typical > dish.brief.budget.perPortion && (
           <Alert severity="warning" sx={{ mt: 1 }}>
-            {formatMoney(cost.perCover.typical - dish.brief.budget.perPortion, cost.currency)} a cover above the{' '}
+            {formatMoney(cost.perPortion.typical - dish.brief.budget.perPortion, cost.currency)} a portion above the{' '}
             {formatMoney(dish.brief.budget.perPortion, cost.currency)} of the brief.
           </Alert>
         )}

@@ -1,0 +1,48 @@
+import type { Page } from '@playwright/test'
+import { expect, readLeader, test } from '../stack.ts'
+
+const DISH = 'beer-battered-supper'
+const NAME = 'Beer-battered supper'
+
+const textOf = async (page: Page, role: 'listitem' | 'region' | 'article', name: string | RegExp): Promise<string> =>
+  (await page.getByRole(role).filter({ hasText: name }).first().textContent()) ?? ''
+const money = (text: string): string | undefined => /€\d+\.\d\d/.exec(text)?.[0]
+
+test('one fish, one dish, one day: the same fit and the same cost on every page that tells them', async ({ page }) => {
+  await page.goto(`/dishes/${DISH}/line-up`)
+  await readLeader(page)
+  const line = page.getByRole('list', { name: 'Fish that can do it' })
+  const row = (await line.getByRole('listitem').first().textContent()) ?? ''
+  const fish = (await line.getByRole('listitem').first().getByRole('button').first().textContent())?.replace(/\W+$/, '') ?? ''
+  const common = /^[A-Z][^▾]+/.exec(fish)?.[0].trim() ?? ''
+  const species = /[A-Z][a-z]+ [a-z]+(?=(wild|farmed))/.exec(row)?.[0] ?? ''
+  expect([common.length > 2, species.length > 5]).toEqual([true, true])
+  const fit = Number(/(\d+\.\d|100)first in/.exec(row)?.[1] ?? /(\d+\.\d|100)(?=first)/.exec(row)?.[1])
+  const cost = money(row)
+  expect(fit).toBeGreaterThan(50)
+  expect(cost).toBeDefined()
+
+  await page.goto('/')
+  const own = page.getByRole('list', { name: 'Dishes' }).getByRole('listitem').filter({ hasText: NAME })
+  await expect(own).toContainText(`leads, fit ${fit.toFixed(0)},`)
+
+  await page.goto(`/fish/${encodeURIComponent(species)}`)
+  const seen = page.getByRole('list', { name: 'Your dishes for it' }).getByRole('listitem').filter({ hasText: NAME })
+  await expect(seen).toContainText('number 1 of')
+  await expect(seen).toContainText(new RegExp(`${fit.toFixed(0)}$`))
+  await expect(seen).toContainText(`${cost ?? ''} a portion`)
+
+  await page.goto(`/book/compare?fish=${encodeURIComponent(species)}&fish=Gadus%20morhua&dish=${DISH}`)
+  await expect(page.getByText(`${fit.toFixed(1)} = 100 −`).first()).toBeVisible()
+  expect(await textOf(page, 'region', 'a portion')).toContain(cost ?? 'no cost')
+
+  await page.goto(`/dishes/${DISH}/stand-ins`)
+  await expect(page.getByRole('region', { name: 'The ladder' })).toContainText(new RegExp(`fit ${fit.toFixed(0)}|${fit.toFixed(1)}`))
+
+  await page.goto(`/dishes/${DISH}/amounts`)
+  await expect(page.getByRole('region', { name: 'What to buy' })).toContainText(`${cost ?? ''} a portion`)
+
+  await page.goto('/market')
+  const chip = page.getByRole('link', { name: new RegExp(`^${NAME}, fit`) }).and(page.locator(`li:has-text("${common}") a`))
+  if ((await chip.count()) > 0) await expect(chip.first()).toHaveText(`${NAME}, fit ${fit.toFixed(0)}`)
+})
