@@ -1,11 +1,13 @@
 import type { Season } from '@tender-gill/contract'
-import { nameMonth } from '../reader/index.ts'
+import { describeDay, nameMonth } from '../reader/index.ts'
 import { memo } from 'react'
 import { INK } from '../theme.ts'
 
 const PITCH = 9
 const BAR = 6
 const HIGH = 34
+/** A day of any year, as people say it. @param monthDay `MM-DD` */
+const dayOfYear = (monthDay: string): string => describeDay(`2024-${monthDay}`)
 const MONTHS = Array.from({ length: 12 }, (_, i) => i + 1)
 const MOST_CONDITION = 10
 
@@ -20,7 +22,7 @@ export function describeTide({ water, gear, landings, condition, closures = [], 
   const shares = shareOfBest(landings)
   const best = MONTHS.filter((one) => shares[one - 1] === 1).map(nameMonth)
   const flesh = condition ? `, flesh ${condition[month - 1] ?? 0} of 10` : ''
-  const closed = closures.map(({ from, to }) => `; closed ${from} to ${to}`).join('')
+  const closed = closures.map(({ from, to }) => `; closed ${dayOfYear(from)} to ${dayOfYear(to)}`).join('')
   return `${water}${gear ? `, ${gear}` : ''}: most landed in ${best.join(', ')}; in ${nameMonth(month)} ${Math.round(100 * (shares[month - 1] ?? 0))} of 100${flesh}${closed}${leastCm === undefined ? '' : `; from ${leastCm} cm`}`
 }
 

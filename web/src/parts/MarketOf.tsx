@@ -25,14 +25,16 @@ export function MarketOf({ species, date, waters }: Props) {
   const month = Number(day.slice(5, 7))
   const years = seasons.filter(({ season }) => season.species === species && (!waters || waters.includes(season.water)))
   const kept = stocks.filter(({ stock }) => stock.species === species)
+  const price = <Link to={`/market/prices?fish=${encodeURIComponent(species)}`}>Its price over the year.</Link>
   if (years.length + kept.length === 0)
     return (
       <Typography variant="body2" color="text.secondary">
-        No year and no evidence on its stock is kept here.
+        {price} No year and no evidence on its stock is kept here.
       </Typography>
     )
   return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, rowGap: 1 }}>
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, rowGap: 1, alignItems: 'center' }}>
+      {price}
       {years.map(({ id, season }) => (
         <Box key={id} sx={{ display: 'flex', gap: 1, alignItems: 'center', maxWidth: 420 }}>
           <Tide season={season} month={month} />
