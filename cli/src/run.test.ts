@@ -6,6 +6,7 @@ import { fileURLToPath } from 'node:url'
 import {
   parseFishFirst,
   parseLineUp,
+  parseAmounts,
   parsePotPlan,
   parseSpeciesSheet,
   parseStandIns,
@@ -54,6 +55,7 @@ describe('the studies', () => {
   it.each([
     ['turning', brief, parseTurningPoints],
     ['pot', { ...brief, method: 'stew', places: 2 }, parsePotPlan],
+    ['amounts', { ...brief, fish: 'Gadus morhua', shortChance: 0.1 }, parseAmounts],
     ['fish-first', { seen: [{ species: 'Gadus morhua' }], dishes: [brief] }, parseFishFirst],
   ] as const)('%s answers in the shape of the contract', async (verb, input, parse) => {
     const { code, out, err } = await command([verb], JSON.stringify(input))

@@ -2,6 +2,7 @@ import { createOfferSheet, listSpecies } from '@tender-gill/catalogue/book'
 import type { OfferSheet, Problem, Result, Untold } from '@tender-gill/contract'
 import { parseBrief, parseStandInsRequest } from '@tender-gill/contract/compiled'
 import {
+  answerAmounts,
   answerFishFirst,
   answerPot,
   answerTurning,
@@ -44,6 +45,10 @@ export function createVerbs(today: string): Readonly<Record<string, () => Promis
     pot: async () => {
       const { parsePotRequest } = await studies()
       return verb(parsePotRequest, (request) => answerPot(request, sheet(), { today }))
+    },
+    amounts: async () => {
+      const { parseAmountsRequest } = await studies()
+      return verb(parseAmountsRequest, (request) => answerAmounts(request, sheet(), { today }))
     },
     find: async () => {
       const { parseFindRequest } = await studies()

@@ -2,6 +2,7 @@
  * Writes validators as plain code: dist/browserValidators.js for pages, whose content policy forbids making code at run time, and
  * dist/compiledValidators.js for programs that should start at once.
  */
+import { AmountsRequest } from '../src/amounts.ts'
 import { mkdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import type { TSchema } from '@sinclair/typebox'
@@ -65,4 +66,5 @@ await write('compiledStudies.js', {
   parsePotRequest: PotRequest,
   parseFishFirstRequest: FishFirstRequest,
   parseFindRequest: FindRequest,
+  parseAmountsRequest: AmountsRequest,
 })

@@ -101,6 +101,8 @@ export const ResolvedOffer = closed(
     bones: BonesByCut,
     weightG: BasedRange,
     depthMm: BasedRange,
+    /** Sizes of a whole fish that are asked for; offers kept by earlier versions do not say. */
+    grades: Type.Optional(Type.Array(closed({ name: Text(40), fromG: Type.Number(), toG: Type.Number() }))),
     forms: Type.Array(OfferForm, { minItems: 1 }),
     allergen: oneOf(ALLERGENS),
     bivalve: Type.Boolean(),

@@ -2,6 +2,7 @@ import { Type, type Static } from '@sinclair/typebox'
 import { YearOfDish } from './year.ts'
 import { Absence, AbsenceInput, AbsencePlan, AbsencePlanRequest, AbsenceUndo } from './absences.ts'
 import { CoverCard } from './coverCard.ts'
+import { Amounts, AmountsRequest } from './amounts.ts'
 import { Brief, Recipe, StandInsRequest } from './brief.ts'
 import { Decision, DecisionDetail, DecisionInput, DecisionRerun } from './decisions.ts'
 import { LineUp } from './lineUp.ts'
@@ -119,6 +120,8 @@ export const schemas = {
   OfferSheet,
   PotPlan,
   PotRequest,
+  Amounts,
+  AmountsRequest,
   PriceHistory,
   PriceInput,
   PriceList,

@@ -66,3 +66,14 @@ export { addDays, countDays, DAY_MS, isDay, toDayNumber, toIsoDate, weekdayOf } 
 export { planOrder, type LocalMoment } from './orders/index.ts'
 export { stepSlab, type SlabContext } from './slab/index.ts'
 export { stepAlerts, type DecidedDish } from './alerts/index.ts'
+export {
+  answerAmounts,
+  computeKept,
+  computeShortChance,
+  computeWeightForRiskG,
+  countFed,
+  countFishToCut,
+  listFactors,
+  piecesOf,
+  splitRest,
+} from './purchase/index.ts'

@@ -29,7 +29,7 @@ export function expandSpecies(species: SourceSpecies, { measured, shipped, hidde
   const figuresFor = (offer: ResolvedOffer) => (isMeasured(offer, species) ? measured : [])
   const offers = species.offers
     .flatMap((offer) => (offer.states ?? ['fresh', 'frozen']).map((state) => expandOffer({ species, shipped, offer, state })))
-    .map((offer) => measureFat(hidden ? { ...offer, hidden } : offer, figuresFor(offer)))
+    .map((offer) => ({ ...measureFat(hidden ? { ...offer, hidden } : offer, figuresFor(offer)), grades: listGrades(species) }))
   const kinds = offers.filter(({ origin, part }, i) => offers.findIndex((one) => one.origin === origin && one.part === part) === i)
   return {
     species: species.scientific,

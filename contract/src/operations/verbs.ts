@@ -28,6 +28,13 @@ export const verbs = {
     output: 'TurningPoints',
   }),
   pot: question({ ...computed, path: '/pot', summary: 'Several fish for one pot', input: 'PotRequest', output: 'PotPlan' }),
+  amounts: question({
+    ...computed,
+    path: '/amounts',
+    summary: 'How much of a fish to buy for a dish',
+    input: 'AmountsRequest',
+    output: 'Amounts',
+  }),
   fishFirst: question({
     ...computed,
     path: '/fish-first',

@@ -1,8 +1,10 @@
+import type { AmountsRequest } from '../amounts.ts'
 import type { Problem, Result } from '../problems.ts'
 import type { FindRequest, FishFirstRequest, PotRequest, TurningRequest } from '../studies.ts'
 
 /** Validators of the studies, apart from those that every command needs. */
 export function parseTurningRequest(input: unknown): Result<TurningRequest, readonly Problem[]>
 export function parsePotRequest(input: unknown): Result<PotRequest, readonly Problem[]>
+export function parseAmountsRequest(input: unknown): Result<AmountsRequest, readonly Problem[]>
 export function parseFindRequest(input: unknown): Result<FindRequest, readonly Problem[]>
 export function parseFishFirstRequest(input: unknown): Result<FishFirstRequest, readonly Problem[]>

@@ -2,6 +2,7 @@ import type { Static, TSchema } from '@sinclair/typebox'
 import { Ajv, type ValidateFunction } from 'ajv'
 import formats from 'ajv-formats'
 import { AbsenceInput, AbsencePlan, AbsencePlanRequest } from '../absences.ts'
+import { Amounts, AmountsRequest } from '../amounts.ts'
 import { Brief, StandInsRequest } from '../brief.ts'
 import { CoverCard } from '../coverCard.ts'
 import { DecisionDetail, DecisionInput, DecisionRerun } from '../decisions.ts'
@@ -49,6 +50,8 @@ export const parseBrief = createParser(Brief)
 export const parseStandInsRequest = createParser(StandInsRequest)
 export const parseTurningRequest = createParser(TurningRequest)
 export const parsePotRequest = createParser(PotRequest)
+export const parseAmountsRequest = createParser(AmountsRequest)
+export const parseAmounts = createParser(Amounts)
 export const parseFishFirstRequest = createParser(FishFirstRequest)
 export const parseFindRequest = createParser(FindRequest)
 export const parseFoundNames = createParser(FoundNames)

@@ -4,7 +4,6 @@ import { createOfferSheet } from '@tender-gill/catalogue/book'
 import { createBoard } from '../lineUp/index.ts'
 import { TODAY, buildBrief, must } from '../testing/builders.ts'
 import {
-  computeNormalQuantile,
   correlateFat,
   drawByte,
   drawTrait,
@@ -23,21 +22,6 @@ const moments = (values: readonly number[]) => {
 const sample = (name: string, n = 20_000) => Array.from({ length: n }, (_, draw) => normalOfByte(drawByte(1, draw, hashText(name))))
 
 describe('hashed variates', () => {
-  it('gives the quantiles of the standard normal to six figures', () => {
-    for (const [p, z] of [
-      [0.5, 0],
-      [0.95, 1.644854],
-      [0.975, 1.959964],
-      [0.001, -3.090232],
-    ] as const)
-      expect(computeNormalQuantile(p)).toBeCloseTo(z, 6)
-  })
-
-  it('refuses a probability of 0 or 1', () => {
-    expect(() => computeNormalQuantile(0)).toThrow(RangeError)
-    expect(() => computeNormalQuantile(1)).toThrow(RangeError)
-  })
-
   it('has mean 0 and variance 1 over 20,000 draws', () => {
     const { mean, variance } = moments(sample('piscis|firmness'))
     expect(Math.abs(mean)).toBeLessThan(0.03)

@@ -1,6 +1,6 @@
 export { correlateFat, correlatePrice, drawTrait } from './drawTrait.ts'
 export { drawByte, fillBytesInPlace, hashDraw, hashText } from './hash.ts'
-export { computeNormalQuantile, normalOfByte, uniformFromBits } from './normal.ts'
+export { normalOfByte, uniformFromBits } from './normal.ts'
 export type { Entrant } from './planEntrant.ts'
 export { finish } from './finish.ts'
 export { simulateRanks, stepRanks, type RankShares, type SimulateOptions, type SpeciesShares } from './simulateRanks.ts'

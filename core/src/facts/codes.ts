@@ -253,6 +253,7 @@ export const FACT_PARAMS = {
 
   // What is wrong with a question.
   'problem.no-fish': ['name'],
+  'problem.grade-upside-down': [],
   'problem.no-offer': ['offer', 'species'],
   'problem.diners': ['named', 'covers'],
   'problem.range': ['from', 'to', 'unit'],

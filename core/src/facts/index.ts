@@ -18,6 +18,7 @@ export type {
   NormalisedAsks,
   NormalisedBrief,
   PointsLost,
+  Amounts,
   Pot,
   PotPlace,
   PotPlan,

@@ -5,6 +5,8 @@ import type {
   FindRequest,
   FoundNames,
   LineUp,
+  Amounts,
+  AmountsRequest,
   PotPlan,
   PotRequest,
   StandIns,
@@ -17,6 +19,7 @@ import type {
 } from '@tender-gill/contract'
 import {
   answerFishFirst,
+  answerAmounts,
   answerPot,
   createBoard,
   findStandIns,
@@ -54,6 +57,8 @@ const turningPoints: Study<TurningRequest, Untold<TurningPoints>> = async (desk,
   )
 const pot: Study<PotRequest, Untold<PotPlan>> = async (desk, kitchen, request) =>
   unwrap(answerPot(request, (await desk.openSheets(kitchen)).sheetOf(request), kitchen))
+const amounts: Study<AmountsRequest, Untold<Amounts>> = async (desk, kitchen, request) =>
+  unwrap(answerAmounts(request, (await desk.openSheets(kitchen)).sheetOf(request), kitchen))
 const fishFirst: Study<FishFirstRequest, Untold<FishFirst>> = async (desk, kitchen, request) => {
   const { sheetOf } = await desk.openSheets(kitchen)
   const sheet = sheetOf(request)
@@ -67,4 +72,4 @@ const find: Study<FindRequest, FoundNames> = async (desk, kitchen, request) =>
   answerFind(request, searchNames((await desk.books.read(kitchen.id)).sheets))
 
 /** The engine's verbs on a kitchen's day. */
-export const answerStudies = { lineUp, standIns, swapMap, year, turningPoints, pot, fishFirst, find }
+export const answerStudies = { lineUp, standIns, swapMap, year, turningPoints, pot, amounts, fishFirst, find }

@@ -4,6 +4,7 @@ import { catalogueSnapshot } from '@tender-gill/catalogue/book'
 import {
   parseFishFirst,
   parseFoundNames,
+  parseAmounts,
   parsePotPlan,
   parseSwapMap,
   parseTurningPoints,
@@ -29,6 +30,7 @@ const FACES = [
   ['/api/turning-points', 'turning', brief, parseTurningPoints],
   ['/api/turning-points', 'turning', { ...brief, winner: 'Gadus morhua' }, parseTurningPoints],
   ['/api/pot', 'pot', { ...brief, places: 4 }, parsePotPlan],
+  ['/api/amounts', 'amounts', { ...brief, fish: 'Gadus morhua' }, parseAmounts],
   ['/api/swap-map', 'swap-map', brief, parseSwapMap],
   ['/api/year', 'year', brief, parseYearOfDish],
   [
@@ -64,6 +66,9 @@ describe('studies of a line-up', () => {
     ['/api/turning-points', { ...brief, winers: 'Gadus morhua' }, '/winers'],
     ['/api/pot', { ...brief, places: 6 }, '/places'],
     ['/api/pot', { ...brief, covers: 0 }, '/covers'],
+    ['/api/amounts', { ...brief, fish: 'Gadus morhua', shortChance: 0.7 }, '/shortChance'],
+    ['/api/amounts', { ...brief, fish: 'Gadus morhua', packG: 0 }, '/packG'],
+    ['/api/amounts', { ...brief, fish: 'Nemo' }, '/fish'],
     ['/api/fish-first', { seen: [] }, '/seen'],
     ['/api/find', { name: '' }, '/name'],
     ['/api/find', { name: 'cod', language: 'French' }, '/language'],

@@ -249,6 +249,7 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'alert.rise': '{was} a portion when it was taken, {now} now',
 
   'problem.no-fish': 'no fish named "{name}" in the book',
+  'problem.grade-upside-down': 'must not be below the lower end of the grade',
   'problem.no-offer': 'no offer "{offer}" of {species}',
   'problem.diners': 'names {named} diners, and there are {covers} covers',
   'problem.range': 'must be from {from} to {to} {unit}',

@@ -29,7 +29,7 @@ describe('one species', () => {
   it('names the ways to cook it and its nearest kin', async () => {
     await openPage('/book/Gadus%20morhua', KITCHEN)
     expect(await screen.findByRole('heading', { name: 'Nearest in the kitchen' })).toBeDefined()
-    expect(document.body.textContent).toContain('Deep-fried')
+    await waitFor(() => expect(document.body.textContent).toContain('Deep-fried'))
   })
 
   it('keeps no range of which an end is no number, and says which', async () => {

@@ -1,0 +1,84 @@
+import { Type, type Static } from '@sinclair/typebox'
+import { Brief } from './brief.ts'
+import { Caution } from './lineUp.ts'
+import { closed, Currency, Fraction, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
+import { FORMS } from './vocabulary.ts'
+
+const Grams = Type.Number({ minimum: 0 })
+const Range = closed({ low: Type.Number(), typical: Type.Number(), high: Type.Number() })
+
+/** A brief, the fish to buy for it, and how it is bought. */
+export const AmountsRequest = closed(
+  {
+    ...Brief.properties,
+    fish: Text(120),
+    offer: Type.Optional(Text(120)),
+    form: Type.Optional(oneOf(FORMS)),
+    shortChance: Type.Optional(
+      Type.Number({ minimum: 0.001, maximum: 0.5, description: 'Chance of falling short that is taken; default 0.05.' }),
+    ),
+    grade: Type.Optional(
+      closed(
+        { fromG: Type.Number({ exclusiveMinimum: 0, maximum: 500_000 }), toG: Type.Number({ exclusiveMinimum: 0, maximum: 500_000 }) },
+        { description: 'Weights of one piece as it is sold, g.' },
+      ),
+    ),
+    stepG: Type.Optional(
+      Type.Number({ exclusiveMinimum: 0, maximum: 100_000, description: 'Weights are asked for in steps of this, g; default 50.' }),
+    ),
+    packG: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 500_000, description: 'Sold in packs or boxes of this, g.' })),
+    haveG: Type.Optional(
+      Type.Number({ exclusiveMinimum: 0, maximum: 10_000_000, description: 'What is there already: how many it feeds.' }),
+    ),
+  },
+  { $id: 'AmountsRequest' },
+)
+export type AmountsRequest = Static<typeof AmountsRequest>
+
+/** How much to buy, unrounded but where it is sold in steps, with everything it rests on. */
+export const Amounts = closed(
+  {
+    species: ScientificName,
+    offerId: Text(120),
+    form: oneOf(FORMS),
+    portions: Type.Number({ minimum: 0 }),
+    needG: Grams,
+    kept: closed({ mean: Type.Number(), sd: Type.Number({ minimum: 0 }) }, { description: 'Of ln of the kept share.' }),
+    factors: Type.Array(closed({ name: oneOf(['form', 'trim', 'thaw', 'glaze', 'cooking']), ...Range.properties }), {
+      description: 'Fractions kept; glaze as what is left without it.',
+    }),
+    weightG: Type.Number({ minimum: 0, description: 'For the risk taken, before rounding.' }),
+    buy: closed({
+      g: Grams,
+      count: nullable(Type.Integer({ minimum: 1, description: 'Of whole fish, or of pieces of a grade that was asked for.' })),
+      packs: nullable(Type.Integer({ minimum: 1 })),
+      roundedUpG: Type.Number(),
+    }),
+    grade: nullable(closed({ fromG: Grams, toG: Grams, suits: nullable(Type.Boolean({ description: 'Null where fish are cut.' })) })),
+    shortChance: Type.Union([Fraction], { description: 'Of what is bought.' }),
+    feeds: Type.Integer({ minimum: 0, description: 'Portions that what is bought, or what is there, feeds.' }),
+    rest: Type.Array(
+      closed({
+        part: Text(40),
+        shareOfBought: Fraction,
+        g: Grams,
+        uses: Type.Array(Text(120)),
+        worth: nullable(Type.Number({ description: 'What the house credits for it; null where it credits nothing, or it is of no use.' })),
+      }),
+      { description: 'All that does not go into the pan, what is lost too.' },
+    ),
+    cost: nullable(
+      closed({
+        perKg: Range,
+        currency: Currency,
+        goods: Type.Number(),
+        credit: Type.Number({ description: 'What the house credits for the rest of the fish.' }),
+        perPortion: Type.Number(),
+      }),
+    ),
+    cautions: Type.Array(Caution, { description: 'What stands against the fish in this dish, and what to beware of.' }),
+    engineVersion: Text(20),
+  },
+  { $id: 'Amounts' },
+)
+export type Amounts = Static<typeof Amounts>

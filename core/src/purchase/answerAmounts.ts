@@ -1,0 +1,172 @@
+import type { AmountsRequest, Fact, Form, ResolvedOffer, Result } from '@tender-gill/contract'
+import { countPortions, creditTrimPerKg, findPrice } from '../amounts/index.ts'
+import { say, term, type Amounts, type NormalisedBrief, type Problem } from '../facts/index.ts'
+import { describeGate } from '../gates/index.ts'
+import { byFit, createBoard, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
+import type { ChosenSheet } from '../market/index.ts'
+import { findCautions } from '../safety/index.ts'
+import { ENGINE_VERSION } from '../tables/constants.ts'
+import { USES_OF_PART } from '../tables/cutMap.ts'
+import { findForms } from '../traits/index.ts'
+import { chooseGrade, suits, type GradeRange } from './grades.ts'
+import { computeKept, listFactors, type KeptShare } from './keptShare.ts'
+import { splitRest } from './restOfFish.ts'
+import { computeShortChance, computeWeightForRiskG, countFed, countFishToCut, piecesOf } from './risk.ts'
+
+/** Chance of falling short where the house says none. */
+const SHORT_CHANCE = 0.05
+/** Weights are asked for in steps of this, g, where nothing else is said. */
+const STEP_G = 50
+/** What is just enough is not rounded up for the last bit of a double. */
+const HAIR = 1e-9
+
+const COUNTED: ReadonlySet<Form> = new Set<Form>(['whole', 'gutted'])
+type Answer<T> = Result<T, readonly Problem[]>
+const refuse = (path: string, message: Fact): Answer<never> => ({ ok: false, error: [{ path, message }] })
+
+/** The offer and the form asked for, or those that stand for the fish in the line-up; where none passes, the one with the fewest gates. */
+function findEntry({ fish, offer, form }: AmountsRequest, board: Board): Answer<{ offer: ResolvedOffer; form: Form; entry: Entry }> {
+  const { brief, scoring } = board
+  const species = board.findSpecies(fish)
+  const own = board.entries.filter(({ candidate }) => candidate.offer.species === species)
+  if (own.length === 0) return refuse('/fish', say('problem.no-fish', { name: fish }))
+  const asked = offer === undefined ? own : own.filter(({ candidate }) => candidate.offer.id === offer)
+  if (asked.length === 0) return refuse('/offer', say('problem.no-offer', { offer: offer ?? '', species: fish }))
+  const cut = asked.filter(({ candidate }) => findForms(candidate.offer, brief).length > 0)
+  if (cut.length === 0) return refuse(offer === undefined ? '/fish' : '/offer', say('gate.form', { format: term('format', brief.format) }))
+  const able = form === undefined ? cut : cut.filter(({ candidate }) => findForms(candidate.offer, brief).includes(form))
+  if (form !== undefined && able.length === 0)
+    return refuse('/form', say('gate.form.bought', { form: term('form', form), format: term('format', brief.format) }))
+  const passing = able.filter(({ gates }) => gates.length === 0)
+  const entry =
+    passing.length > 0
+      ? pickForSpecies(pickStanding(passing, brief, scoring), brief)[0]
+      : [...able].sort((a, b) => a.gates.length - b.gates.length || byFit(a, b))[0]
+  if (!entry) return refuse('/fish', say('problem.no-fish', { name: fish }))
+  return { ok: true, value: { offer: entry.candidate.offer, form: form ?? entry.candidate.form, entry } }
+}
+
+/** Portions one fish is to serve, g on the plates, where fish come whole to the table; null where they are cut. */
+const servedByOne = ({ format, wholeServes, portionG }: NormalisedBrief): number | null =>
+  format === 'whole' ? (wholeServes ?? 1) * portionG : null
+
+interface Purchase {
+  readonly g: number
+  readonly count: number | null
+  readonly packs: number | null
+  readonly grade: (GradeRange & { readonly suits: boolean | null }) | null
+  /** Of what is weighed, beside that of what is kept. */
+  readonly variance: number
+}
+
+const upBy = (g: number, stepG: number): number => Math.ceil(g / stepG - HAIR) * stepG
+
+/** What is bought for a weight: packs, whole fish by the count, or a weight in steps; rounded up, never down. */
+function planPurchase(
+  { packG, stepG = STEP_G, grade: asked, shortChance = SHORT_CHANCE }: AmountsRequest,
+  { offer, form, brief, kept }: { offer: ResolvedOffer; form: Form; brief: NormalisedBrief; kept: KeptShare },
+  needG: number,
+): Purchase {
+  const weightG = computeWeightForRiskG(needG, kept, shortChance)
+  if (packG !== undefined) {
+    const g = upBy(weightG, packG)
+    return { g, count: null, packs: Math.round(g / packG), grade: null, variance: 0 }
+  }
+  if (!COUNTED.has(form) && !asked) return { g: upBy(weightG, stepG), count: null, packs: null, grade: null, variance: 0 }
+  const servedG = servedByOne(brief)
+  const grade = asked ?? chooseGrade(offer, form, kept, servedG)
+  const pieces = piecesOf(grade)
+  const count =
+    servedG === null ? countFishToCut(needG, pieces, kept, shortChance) : Math.ceil(countPortions(brief) / (brief.wholeServes ?? 1) - HAIR)
+  return {
+    g: count * pieces.eachG,
+    count,
+    packs: null,
+    grade: { ...grade, suits: servedG === null ? null : suits(grade, servedG, kept) },
+    variance: pieces.variance / count,
+  }
+}
+
+/** Portions that what is bought, or what is there, feeds; a fish that comes whole to the table feeds its eaters whatever it weighs. */
+function countFeeds(
+  { haveG, shortChance = SHORT_CHANCE }: AmountsRequest,
+  { g, count, grade }: Purchase,
+  brief: NormalisedBrief,
+  kept: KeptShare,
+): number {
+  if (servedByOne(brief) === null || count === null || grade === null) return countFed(haveG ?? g, brief.portionG, kept, shortChance)
+  const fish = haveG === undefined ? count : Math.floor(haveG / piecesOf(grade).eachG + HAIR)
+  return Math.floor(fish * (brief.wholeServes ?? 1) + HAIR)
+}
+
+/** What it costs, and an edible portion of it, less what the house credits for the rest; null where no price is known. */
+function costOf(offer: ResolvedOffer, form: Form, brief: NormalisedBrief, g: number): Amounts['cost'] {
+  const price = findPrice(offer, form)
+  if (!price) return null
+  const goods = (g / 1000) * price.perKg.typical
+  const credit = (g / 1000) * creditTrimPerKg(offer, form, brief)
+  return { perKg: price.perKg, currency: price.currency, goods, credit, perPortion: (goods - credit) / countPortions(brief) }
+}
+
+/**
+ * How much to buy of one fish for a dish, so that it falls short with no more than a given chance: the kept share with its factors, the
+ * weight, what is bought as it is sold, what that feeds, and the rest of the fish. Nothing is rounded but what is sold in steps.
+ * @param request already valid by its schema   @returns the answer, or every problem with its place
+ */
+export function answerAmounts(request: AmountsRequest, sheet: ChosenSheet, { today }: { readonly today: string }): Answer<Amounts> {
+  const {
+    fish: _fish,
+    offer: _offer,
+    form: _form,
+    shortChance = SHORT_CHANCE,
+    grade: asked,
+    stepG: _step,
+    packG: _pack,
+    haveG: _have,
+    ...brief
+  } = request
+  if (asked && asked.fromG > asked.toG) return refuse('/grade/toG', say('problem.grade-upside-down'))
+  const laid = createBoard(brief, sheet, today)
+  if (!laid.ok) return laid
+  const found = findEntry(request, laid.value)
+  if (!found.ok) return found
+  const { offer, form, entry } = found.value
+  const dish = laid.value.brief
+  const factors = listFactors(offer, form, dish)
+  const kept = computeKept(factors)
+  const portions = countPortions(dish)
+  const needG = portions * dish.portionG
+  const weightG = computeWeightForRiskG(needG, kept, shortChance)
+  const bought = planPurchase(request, { offer, form, brief: dish, kept }, needG)
+  const { trim } = dish.house
+  return {
+    ok: true,
+    value: {
+      species: offer.species,
+      offerId: offer.id,
+      form,
+      portions,
+      needG,
+      kept: { ...kept },
+      factors: factors.map((factor) => ({ ...factor })),
+      weightG,
+      buy: { g: bought.g, count: bought.count, packs: bought.packs, roundedUpG: bought.g - weightG },
+      grade: bought.grade,
+      shortChance: computeShortChance(needG, bought.g, kept, bought.variance),
+      feeds: countFeeds(request, bought, dish, kept),
+      rest: splitRest(offer, form, dish).map(([part, shareOfBought]) => ({
+        part,
+        shareOfBought,
+        g: shareOfBought * bought.g,
+        uses: [...USES_OF_PART[part]],
+        worth: trim && USES_OF_PART[part].length > 0 ? (shareOfBought * bought.g * trim.perKg) / 1000 : null,
+      })),
+      cost: costOf(offer, form, dish, bought.g),
+      cautions: [
+        ...entry.gates.map((gate) => ({ kind: gate, sentence: describeGate(gate, entry.candidate, dish) })),
+        ...findCautions(offer, dish),
+      ],
+      engineVersion: ENGINE_VERSION,
+    },
+  }
+}

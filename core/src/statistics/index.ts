@@ -1,0 +1,1 @@
+export { computeNormalCdf, computeNormalQuantile } from './normal.ts'
