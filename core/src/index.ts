@@ -1,7 +1,7 @@
 export { FACT_PARAMS, type FactCode } from './facts/index.ts'
 export { band, bound, celsius, days, figure, length, mass, minutes, money, phrase, say, share, term, trait } from './facts/index.ts'
 export { markAbsent, planAbsence, stepAbsencePlan } from './absences/index.ts'
-export { computePortionCost, computeWeightToBuyG, countPortions, planAmount, type Amount, type Yields } from './amounts/index.ts'
+export { computePortionCost, computeWeightToBuyG, countPortions, type Yields } from './amounts/index.ts'
 export { computeDesirability, fromAxis, toAxis } from './axes/index.ts'
 export { hidesTheFish, createFindSpecies, normaliseBrief, type FindSpecies } from './brief/index.ts'
 export { computeDaysLeft, computeIceDays, computeSpoilageRate } from './cold/index.ts'

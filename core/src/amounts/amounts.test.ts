@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { createFindSpecies, normaliseBrief } from '../brief/index.ts'
 import { TODAY, buildBrief, buildOffer, exactly, must } from '../testing/builders.ts'
-import { computeWeightToBuyG, countPortions, planAmount, weightFromYields } from './index.ts'
+import { computeWeightToBuyG, countPortions, weightFromYields } from './index.ts'
 
 const offer = buildOffer('Piscis unus')
 const normalise = (patch: Parameters<typeof buildBrief>[0] = {}) =>
@@ -70,25 +70,5 @@ describe('weight to buy', () => {
       }),
       { seed: 21 },
     )
-  })
-})
-
-describe('planAmount', () => {
-  it('buys whole fish in whole numbers that never fall short', () => {
-    const plan = planAmount(offer, 'whole', normalise({ method: 'roast-whole', format: 'whole', covers: 7, wholeServes: 2 }))
-    expect(plan.pieces?.count).toBe(Math.ceil(plan.buyG.typical / (plan.pieces?.eachG ?? 1)))
-    expect((plan.pieces?.count ?? 0) * (plan.pieces?.eachG ?? 0)).toBeGreaterThanOrEqual(plan.buyG.typical - 1e-6)
-  })
-
-  it('has no cost without a price, and price x weight with one', () => {
-    expect(planAmount(offer, 'whole', normalise()).cost).toBeNull()
-    const priced = buildOffer('Piscis unus', {
-      prices: [
-        { form: 'whole', perKg: exactly(10), currency: 'EUR', quotes: 1, latestDate: null, quoteId: null, merchant: null, glaze: 0 },
-      ],
-    })
-    const plan = planAmount(priced, 'whole', normalise())
-    expect(plan.cost?.total.typical).toBeCloseTo(plan.buyG.typical / 100, 9)
-    expect(plan.cost?.perPortion?.typical).toBeCloseTo(plan.buyG.typical / 400, 9)
   })
 })

@@ -1,4 +1,3 @@
 export { computePortionCost, creditTrimPerKg, findPrice } from './computePortionCost.ts'
 export { computePortionToBuyG, computeRawPortionG, computeWeightToBuyG, countPortions, weightFromYields } from './computeWeightToBuy.ts'
-export { planAmount, type Amount } from './planAmount.ts'
 export { computeCookingYield, computeCutShare, computeFormYield, computeUsableTrimShare, computeYields, type Yields } from './yields.ts'

@@ -113,19 +113,22 @@ function costOf(offer: ResolvedOffer, form: Form, brief: NormalisedBrief, g: num
  * weight, what is bought as it is sold, what that feeds, and the rest of the fish. Nothing is rounded but what is sold in steps.
  * @param request already valid by its schema   @returns the answer, or every problem with its place
  */
-export function answerAmounts(request: AmountsRequest, sheet: ChosenSheet, { today }: { readonly today: string }): Answer<Amounts> {
+export function answerAmounts(asked: AmountsRequest, sheet: ChosenSheet, { today }: { readonly today: string }): Answer<Amounts> {
+  // The chance the house takes counts where none is said.
+  const shortChance = asked.shortChance ?? sheet.leanings?.shortChance ?? SHORT_CHANCE
+  const request: AmountsRequest = { ...asked, shortChance }
   const {
     fish: _fish,
     offer: _offer,
     form: _form,
-    shortChance = SHORT_CHANCE,
-    grade: asked,
+    shortChance: _chance,
+    grade,
     stepG: _step,
     packG: _pack,
     haveG: _have,
     ...brief
   } = request
-  if (asked && asked.fromG > asked.toG) return refuse('/grade/toG', say('problem.grade-upside-down'))
+  if (grade && grade.fromG > grade.toG) return refuse('/grade/toG', say('problem.grade-upside-down'))
   const laid = createBoard(brief, sheet, today)
   if (!laid.ok) return laid
   const found = findEntry(request, laid.value)

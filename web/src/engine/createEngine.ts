@@ -1,10 +1,13 @@
 import type {
+  Amounts,
+  AmountsRequest,
   Brief,
   ServingRecord,
   FishFirst,
   LineUp,
   Method,
   OfferSheet,
+  PortionCost,
   PotPlan,
   Problem,
   ResolvedOffer,
@@ -19,6 +22,7 @@ import type {
   YearOfDish,
 } from '@tender-gill/contract'
 import {
+  answerAmounts,
   answerFishFirst,
   countRows,
   createBoard,
@@ -29,14 +33,13 @@ import {
   mapSwaps,
   normaliseBrief,
   planPot,
-  planAmount,
+  computePortionCost,
   rankBoard,
   rankLineUp,
   usualFormats,
   stepBoard,
   stepTurningPoints,
   stepYearOfDish,
-  type Amount,
   type Relative,
 } from '@tender-gill/core'
 import { createWords, readReader, type Words } from '@tender-gill/words'
@@ -62,9 +65,16 @@ export interface TypedPrice {
 }
 export interface AmountRequest {
   readonly brief: Brief
+  readonly species: string
   readonly offerId: string
   readonly form: ResolvedOffer['forms'][number]['form']
   readonly typed: TypedPrice | null
+  /** How it is sold, the chance that is taken, and what is there already. */
+  readonly how: Pick<AmountsRequest, 'shortChance' | 'grade' | 'stepG' | 'packG' | 'haveG'>
+}
+export interface ShownAmount {
+  readonly amounts: Amounts
+  readonly portionCost: PortionCost | null
 }
 
 /** Fish first, with the dishes that were asked for it and those whose brief has a mistake. */
@@ -302,14 +312,19 @@ export function createEngine(shelf: SheetShelf) {
         }),
       )
     },
-    amount: async (ref: SheetRef, { brief, offerId, form, typed }: AmountRequest): Promise<Amount | null> => {
-      const {
-        sheet: { offers, leanings },
-        today,
-      } = await open(ref)
+    /** How much to buy of the fish of a dish, and what a portion of it costs, as in the line-up. */
+    amount: async (
+      ref: SheetRef,
+      { brief, species, offerId, form, typed, how }: AmountRequest,
+    ): Promise<Result<ShownAmount, readonly Problem[]>> => {
+      const { sheet, today } = await open(ref)
+      const offers = sheet.offers.map((offer) => (offer.id === offerId ? withTyped(offer, form, typed) : offer))
+      const answer = tell(answerAmounts({ ...brief, fish: species, offer: offerId, form, ...how }, { ...sheet, offers }, { today }))
+      if (!answer.ok) return answer
       const offer = offers.find(({ id }) => id === offerId)
-      const normalised = normaliseBrief(brief, { findSpecies: createFindSpecies(offers), today, leanings })
-      return offer && normalised.ok ? planAmount(withTyped(offer, form, typed), form, normalised.value) : null
+      const dish = normaliseBrief(brief, { findSpecies: createFindSpecies(offers), today, leanings: sheet.leanings })
+      const portionCost = offer && dish.ok ? computePortionCost(offer, form, dish.value) : null
+      return { ok: true, value: { amounts: answer.value, portionCost } }
     },
     search: async (ref: SheetRef, text: string): Promise<readonly FishHit[]> => (await open(ref)).search().find(text),
     sharedName: async (ref: SheetRef, text: string): Promise<SharedName | null> => (await open(ref)).search().findShared(text),

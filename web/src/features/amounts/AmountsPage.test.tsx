@@ -9,7 +9,7 @@ const euros = (text: string) => Number(/€([\d.]+)/.exec(text)?.[1] ?? NaN)
 describe('amounts', () => {
   it('say how much to buy for whom, what that rests on, and that no fish is taken yet', async () => {
     await openPage('/dishes/stew/amounts', KITCHEN)
-    expect((await region()).textContent).toMatch(/[\d.]+ k?g.* to buy, [\d.]+ k?g to [\d.]+ k?g as yields fall/)
+    expect((await region()).textContent).toMatch(/[\d.]+ k?g.* to buy; falls short in \d+ of 100\. Feeds [4-9] portions/)
     const workings = screen.getByRole('region', { name: 'How it is worked out' })
     expect(workings.textContent).toContain('4.0 for 4 covers')
     expect(workings.textContent).toContain('No fish is taken yet')
@@ -28,6 +28,35 @@ describe('amounts', () => {
     fireEvent.change(price, { target: { value: 'dear' } })
     expect(await screen.findByText('A price is a number above 0')).toBeDefined()
     expect(screen.getByRole('button', { name: 'Keep this price' })).toHaveProperty('disabled', true)
+  })
+
+  it('weigh more for less risk, go by packs and by what is there already, and keep it in the address', async () => {
+    await openPage('/dishes/stew/amounts', KITCHEN)
+    const grams = async () => {
+      const [, figure, unit] = /^For .*?([\d.]+) (k?g)(?=[a-z]+.* to buy)/.exec((await region()).textContent ?? '') ?? []
+      return Number(figure) * (unit === 'kg' ? 1000 : 1)
+    }
+    await waitFor(async () => expect(await grams()).toBeGreaterThan(100))
+    const usual = await grams()
+    const risk = screen.getByRole('combobox', { name: 'It may fall short' })
+    fireEvent.mouseDown(risk)
+    fireEvent.click(await screen.findByRole('option', { name: 'in 1 of 100' }))
+    await waitFor(async () => expect(await grams()).toBeGreaterThan(usual))
+    expect(window.location.search).toContain('risk=0.01')
+    fireEvent.mouseDown(screen.getByRole('combobox', { name: 'Sold' }))
+    fireEvent.click(await screen.findByRole('option', { name: 'in packs or boxes' }))
+    fireEvent.change(screen.getByRole('textbox', { name: 'A pack holds, g' }), { target: { value: '500' } })
+    expect(await screen.findByText(/^\d+ packs?$/)).toBeDefined()
+    fireEvent.change(screen.getByRole('textbox', { name: 'A pack holds, g' }), { target: { value: '0' } })
+    expect(await screen.findByText('a number above 0')).toBeDefined()
+    fireEvent.change(screen.getByRole('textbox', { name: 'I have already, g' }), { target: { value: '300' } })
+    expect(await screen.findByText(/What is there, 300 g, feeds 1 portion\./)).toBeDefined()
+  })
+
+  it('name the rest of the fish, with what it is of use for', async () => {
+    await openPage('/dishes/stew/amounts', KITCHEN)
+    const rest = await screen.findByRole('region', { name: 'What else comes of it' })
+    await waitFor(() => expect(rest.textContent).toMatch(/trim|head|skin|All of it goes into the pan/))
   })
 
   it('warn of a cost above the budget of the brief', async () => {

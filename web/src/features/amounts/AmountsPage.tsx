@@ -1,174 +1,36 @@
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
-import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
 import Paper from '@mui/material/Paper'
 import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
-import type { Form, RankedFish, ResolvedOffer, TakenFish } from '@tender-gill/contract'
-import { FORMS_FOR, listTaken, replaceTaken, type Amount } from '@tender-gill/core'
-import { FORM_LABEL, describeMass, formatMass, formatMassToBuy, formatMoney, formatMoneyRange } from '../../reader/index.ts'
+import type { Form, RankedFish, TakenFish } from '@tender-gill/contract'
+import { FORMS_FOR, listTaken, replaceTaken } from '@tender-gill/core'
 import { useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { toProblemDetails, useCreatePriceMutation, useKitchenQuery, useRemovePriceMutation } from '../../api/api.ts'
-import { useUndoable } from '../../notices/index.ts'
+import { useKitchenQuery } from '../../api/api.ts'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { nameQuestion, useAnswer, useSheet, useOffers } from '../../engine/index.ts'
-import { Waiting } from '../../parts/Waiting.tsx'
-import type { Dish } from '../../state/useDish.ts'
-import { HEADING, INK } from '../../theme.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
 import { describeProblem } from '../../parts/dishWords.ts'
+import { Waiting } from '../../parts/Waiting.tsx'
 import { WhereToOrder } from '../../parts/WhereToOrder.tsx'
-import { useLineUp } from '../lineUp/index.ts'
+import { FORM_LABEL } from '../../reader/index.ts'
+import type { Dish } from '../../state/useDish.ts'
+import { INK } from '../../theme.ts'
+import { typedNumber } from '../../typed/index.ts'
 import { DishAlert } from '../alerts/index.ts'
 import { useDecide } from '../decisions/index.ts'
-import { typedNumber } from '../../typed/index.ts'
+import { useLineUp } from '../lineUp/index.ts'
+import { AmountAnswer } from './AmountAnswer.tsx'
+import { readHow, toRequest, type HowBought } from './howBought.ts'
+import { HowBoughtForm } from './HowBoughtForm.tsx'
+import { PriceField } from './PriceField.tsx'
+import { RestOfFish, Workings } from './Workings.tsx'
 
-const percent = (share: number) => `${Math.round(share * 100)} %`
-
-/** The figures behind the weight, each with what it rests on. */
-function Workings({ amount, dish, form }: { readonly amount: Amount; readonly dish: Dish; readonly form: Form }) {
-  const { yields, portions } = amount
-  const { portionG = 150, portionBasis = 'cooked', covers = 1 } = dish.brief
-  const rows: readonly (readonly [string, string])[] = [
-    ['Portions', `${portions.toFixed(1)} for ${covers} covers (a child counts 0.6)`],
-    ['On the plate', `${describeMass(portionG)} ${portionBasis} a portion`],
-    [
-      'Kept in cooking',
-      portionBasis === 'raw'
-        ? 'counted raw'
-        : `${percent(yields.cooking.typical)} (${percent(yields.cooking.low)} to ${percent(yields.cooking.high)})`,
-    ],
-    ['Kept in trimming', percent(yields.trim)],
-    [`Kept from ${FORM_LABEL[form]}`, `${percent(yields.form.typical)} (${percent(yields.form.low)} to ${percent(yields.form.high)})`],
-    ...(yields.thaw < 1 ? [['Kept in thawing', percent(yields.thaw)] as const] : []),
-    ...(yields.glaze > 0 ? [['Ice in the weight', percent(yields.glaze)] as const] : []),
-  ]
-  return (
-    <>
-      <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: 'max-content 1fr', columnGap: 2, rowGap: 0.5, m: 0 }}>
-        {rows.map(([term, value]) => (
-          <Box key={term} sx={{ display: 'contents' }}>
-            <Typography component="dt" color="text.secondary">
-              {term}
-            </Typography>
-            <Typography component="dd" sx={{ m: 0 }}>
-              {value}
-            </Typography>
-          </Box>
-        ))}
-      </Box>
-      <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-        Yields are compiled averages, not measured in this kitchen. Labour is not counted. What the rest of the fish is worth to you is set
-        in the house.
-      </Typography>
-    </>
-  )
-}
-
-interface PriceFieldProps {
-  readonly offer: ResolvedOffer
-  readonly form: Form
-  readonly currency: string
-  readonly today: string
-  readonly typed: string
-  readonly onType: (text: string) => void
-}
-
-/** A price typed in: counts at once here, and for the line-up once it is kept. */
-function PriceField({ offer, form, currency, today, typed, onType }: PriceFieldProps) {
-  const [keep, { isLoading, error }] = useCreatePriceMutation()
-  const [remove] = useRemovePriceMutation()
-  const undoable = useUndoable()
-  const known = offer.prices.find((price) => price.form === form)
-  const price = typedNumber(typed, { above: 0 })
-  const wrong = typed.trim() !== '' && price === undefined
-  const submit = async () => {
-    if (price === undefined) return
-    const { species, origin, state, part } = offer
-    const quote = { species, origin, state, part, form, price, currency, unit: 'kg' as const, date: today }
-    const done = await undoable(() => keep({ price: quote }).unwrap(), {
-      done: `The price of ${offer.common} is kept. The line-up counts it from now on.`,
-      undone: `The price of ${offer.common} was taken back.`,
-      undo: ({ id, revision }) => remove({ id, revision }).unwrap(),
-    })
-    if (done) onType('')
-  }
-  return (
-    <Box
-      component="form"
-      onSubmit={(event) => {
-        event.preventDefault()
-        void submit()
-      }}
-      sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start' }}
-    >
-      <TextField
-        label={`Price a kilo, ${FORM_LABEL[form]}`}
-        value={typed}
-        onChange={(event) => onType(event.target.value)}
-        error={wrong}
-        placeholder={known ? known.perKg.typical.toFixed(2) : 'as on the list'}
-        helperText={
-          wrong
-            ? 'A price is a number above 0'
-            : known
-              ? `${formatMoney(known.perKg.typical, known.currency)} kept${known.latestDate ? ` of ${known.latestDate}` : ''}${known.merchant ? `, ${known.merchant}` : ''}`
-              : 'No price is kept for this form'
-        }
-        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-      />
-      <Button type="submit" variant="outlined" disabled={isLoading || wrong || typed.trim() === ''} sx={{ mt: 1 }}>
-        Keep this price
-      </Button>
-      <Box role="status" sx={{ flexBasis: '100%' }}>
-        {error && (
-          <Alert severity="error">{toProblemDetails(error)?.detail ?? 'It could not be kept. What you typed is still here.'}</Alert>
-        )}
-      </Box>
-    </Box>
-  )
-}
-
-function Answer({ amount, dish, form }: { readonly amount: Amount; readonly dish: Dish; readonly form: Form }) {
-  const { buyG, pieces, cost } = amount
-  return (
-    <Box sx={{ my: 2 }}>
-      <Typography sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: { xs: 40, md: 56 }, lineHeight: 1 }}>
-        {formatMassToBuy(buyG.typical)}
-      </Typography>
-      <Typography sx={{ fontSize: 18 }}>
-        {FORM_LABEL[form]} to buy, {formatMassToBuy(buyG.low)} to {formatMassToBuy(buyG.high)} as yields fall
-        {pieces ? `; ${pieces.count} fish of about ${formatMass(pieces.eachG)}` : ''}
-      </Typography>
-      {cost ? (
-        <Typography sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 24, mt: 1 }}>
-          {formatMoney(cost.total.typical, cost.currency)}{' '}
-          <Box component="span" sx={{ font: 'inherit', fontSize: 16, fontWeight: 400 }}>
-            in all ({formatMoneyRange(cost.total.low, cost.total.high, cost.currency)})
-            {cost.perPortion && `, ${formatMoney(cost.perPortion.typical, cost.currency)} a portion`}
-            {cost.credit > 0 &&
-              `, once ${formatMoney(cost.credit, cost.currency)} is taken off for head, frame and trim that the house uses`}
-          </Box>
-        </Typography>
-      ) : (
-        <Typography sx={{ mt: 1 }}>No price is known for this form. Type one in and the cost stands here.</Typography>
-      )}
-      {dish.brief.budget &&
-        cost?.perPortion &&
-        cost.currency === dish.brief.budget.currency &&
-        cost.perPortion.typical > dish.brief.budget.perPortion && (
-          <Alert severity="warning" sx={{ mt: 1 }}>
-            {formatMoney(cost.perPortion.typical - dish.brief.budget.perPortion, cost.currency)} a portion above the{' '}
-            {formatMoney(dish.brief.budget.perPortion, cost.currency)} of the brief.
-          </Alert>
-        )}
-    </Box>
-  )
-}
+const WHOLE: ReadonlySet<Form> = new Set<Form>(['whole', 'gutted'])
 
 interface FishAmountProps {
   readonly dish: Dish
@@ -181,6 +43,7 @@ interface FishAmountProps {
 function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
   const { data: kitchen } = useKitchenQuery()
   const [typed, setTyped] = useState('')
+  const [search, setSearch] = useSearchParams()
   const offers = useOffers(
     useMemo(() => [taken.offerId], [taken.offerId]),
     whole.brief.date,
@@ -192,20 +55,29 @@ function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
   const offer = offers.get(taken.offerId)
   const currency = kitchen?.currency ?? 'EUR'
   const price = typedNumber(typed, { above: 0 })
+  const how = readHow(search, WHOLE.has(taken.form))
   const request = {
-    brief: dish.brief,
-    offerId: taken.offerId,
-    form: taken.form,
+    ...{ brief: dish.brief, species: taken.species, offerId: taken.offerId, form: taken.form },
     typed: price === undefined ? null : { perKg: price, currency },
+    how: toRequest(how),
   }
   const answer = useAnswer(useSheet(dish.brief.date), nameQuestion(request), (desk) => desk.amount(request))
   if (!offer || !answer) return <Waiting what="the amount" />
-  const amount = answer.value
+  const shown = answer.value.ok ? answer.value.value : null
   const forms = FORMS_FOR[dish.brief.format].filter((form) => offer.forms.some((sold) => sold.form === form))
   const choose = (offerId: string) => {
     const fish = ranked.find((row) => row.offerId === offerId)
     if (fish) void decide({ species: fish.species, offerId, form: fish.form })
   }
+  const set = (key: keyof HowBought, value: string) =>
+    setSearch(
+      (params) => {
+        if (value === '') params.delete(key)
+        else params.set(key, value)
+        return params
+      },
+      { replace: true },
+    )
   const inRanking = ranked.some(({ offerId }) => offerId === offer.id)
   return (
     <Box
@@ -228,13 +100,19 @@ function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
             </Typography>
           </div>
         </Box>
-        {amount && <Answer amount={amount} dish={dish} form={taken.form} />}
+        {!answer.value.ok && (
+          <Alert severity="warning" sx={{ my: 2 }}>
+            {answer.value.error.map(describeProblem).join('; ')}
+          </Alert>
+        )}
+        {shown && <AmountAnswer amounts={shown.amounts} portionCost={shown.portionCost} brief={dish.brief} haveG={request.how.haveG} />}
         <WhereToOrder
           offer={offer}
           form={taken.form}
           date={dish.brief.date}
-          total={amount?.cost ? { typical: amount.cost.total.typical, currency: amount.cost.currency } : null}
+          total={shown?.amounts.cost ? { typical: shown.amounts.cost.goods, currency: shown.amounts.cost.currency } : null}
         />
+        <HowBoughtForm how={how} onSet={set} />
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 2 }}>
           <TextField select label="Fish" value={offer.id} onChange={(event) => choose(event.target.value)} sx={{ minWidth: 220 }}>
             {!inRanking && (
@@ -274,17 +152,25 @@ function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
           />
         )}
       </Paper>
-      <Paper component="section" aria-label="How it is worked out" sx={{ p: 2 }}>
-        <Typography variant="h2" gutterBottom>
-          How it is worked out
-        </Typography>
-        {amount && <Workings amount={amount} dish={dish} form={taken.form} />}
-        {dish.choice === null && (
-          <Typography sx={{ mt: 2, borderLeft: `4px solid ${INK.roe}`, pl: 1 }}>
-            No fish is taken yet: this is for the leader of the line-up.
+      <Box sx={{ display: 'grid', gap: 1.5 }}>
+        <Paper component="section" aria-label="How it is worked out" sx={{ p: 2 }}>
+          <Typography variant="h2" gutterBottom>
+            How it is worked out
           </Typography>
-        )}
-      </Paper>
+          {shown && <Workings amounts={shown.amounts} brief={dish.brief} />}
+          {dish.choice === null && (
+            <Typography sx={{ mt: 2, borderLeft: `4px solid ${INK.roe}`, pl: 1 }}>
+              No fish is taken yet: this is for the leader of the line-up.
+            </Typography>
+          )}
+        </Paper>
+        <Paper component="section" aria-label="What else comes of it" sx={{ p: 2 }}>
+          <Typography variant="h2" gutterBottom>
+            The rest of the fish
+          </Typography>
+          {shown && <RestOfFish amounts={shown.amounts} />}
+        </Paper>
+      </Box>
     </Box>
   )
 }

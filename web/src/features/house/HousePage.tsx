@@ -12,6 +12,7 @@ import { Waiting } from '../../parts/Waiting.tsx'
 import { INK } from '../../theme.ts'
 import { PullDots } from '../lineUp/index.ts'
 import { setAskLeaning, setLeaning } from './houseForm.ts'
+import { OneOf } from '../../parts/OneOf.tsx'
 import { AmountLeaning } from './AmountLeaning.tsx'
 import { useLeanings, type Change } from './useLeanings.ts'
 import { DraftNotice, KeptLine } from '../../documents/index.ts'
@@ -129,6 +130,10 @@ function Schools({ leanings, onKeep }: SectionProps) {
   )
 }
 
+/** Chances of falling short that a house may take when it buys; the usual one need not be said. */
+const SHORT_CHANCES = [0.01, 0.05, 0.1, 0.25, 0.5]
+const USUAL_SHORT_CHANCE = 0.05
+
 function Money({ leanings, onKeep, currency }: SectionProps & { readonly currency: string }) {
   const { usualPortionCost, trim } = leanings
   return (
@@ -148,6 +153,15 @@ function Money({ leanings, onKeep, currency }: SectionProps & { readonly currenc
         amount={trim?.perKg}
         unit={trim?.currency ?? currency}
         onSet={(perKg) => onKeep((now) => setLeaning(now, 'trim', perKg === undefined ? undefined : { perKg, currency }))}
+      />
+      <OneOf
+        label="What is bought may fall short"
+        value={String(leanings.shortChance ?? USUAL_SHORT_CHANCE)}
+        options={SHORT_CHANCES.map((chance) => [String(chance), `in ${chance * 100} of 100`])}
+        onChange={(chance) =>
+          onKeep((now) => setLeaning(now, 'shortChance', Number(chance) === USUAL_SHORT_CHANCE ? undefined : Number(chance)))
+        }
+        sx={{ maxWidth: 260 }}
       />
     </Box>
   )
