@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { Brief } from './brief.ts'
 import { Caution } from './lineUp.ts'
+import { SentenceText } from './facts.ts'
 import { closed, Currency, Fraction, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
 import { FORMS } from './vocabulary.ts'
 
@@ -82,3 +83,20 @@ export const Amounts = closed(
   { $id: 'Amounts' },
 )
 export type Amounts = Static<typeof Amounts>
+
+/** One way in which a fish can be bought for a dish, beside the others. */
+export const FormCompared = closed({
+  offerId: Text(120),
+  offer: Text(80),
+  form: oneOf(FORMS),
+  weightG: Type.Number({ minimum: 0, description: 'As it is usually needed.' }),
+  minutes: Type.Number({ minimum: 0, description: 'Of work until it is ready for the pan.' }),
+  perKg: nullable(Type.Number()),
+  currency: nullable(Currency),
+  perPortion: nullable(Type.Number({ description: 'Of an edible portion: goods and work, less what the house credits for the rest.' })),
+  breakEvenPerKg: nullable(Type.Number({ description: 'Price of a kilogram at which it costs as much as the cheapest other.' })),
+  daysLeft: Range,
+  /** What can be looked at to judge how fresh it is. */
+  seen: SentenceText(120),
+})
+export type FormCompared = Static<typeof FormCompared>

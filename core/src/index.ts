@@ -68,6 +68,7 @@ export { stepSlab, type SlabContext } from './slab/index.ts'
 export { stepAlerts, type DecidedDish } from './alerts/index.ts'
 export {
   answerAmounts,
+  compareForms,
   computeKept,
   computeShortChance,
   computeWeightForRiskG,

@@ -20,6 +20,7 @@ export type NormalisedAsk = Untold<Told.NormalisedAsk>
 export type NormalisedAsks = Untold<Told.NormalisedAsks>
 export type NormalisedBrief = Untold<Told.NormalisedBrief>
 export type PointsLost = Untold<Told.PointsLost>
+export type FormCompared = Untold<Told.FormCompared>
 export type Amounts = Untold<Told.Amounts>
 export type Pot = Untold<Told.Pot>
 export type PotPlace = Untold<Told.PotPlace>

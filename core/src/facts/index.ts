@@ -19,6 +19,7 @@ export type {
   NormalisedBrief,
   PointsLost,
   Amounts,
+  FormCompared,
   Pot,
   PotPlace,
   PotPlan,

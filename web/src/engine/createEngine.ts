@@ -4,6 +4,7 @@ import type {
   Brief,
   ServingRecord,
   FishFirst,
+  FormCompared,
   LineUp,
   Method,
   OfferSheet,
@@ -24,6 +25,7 @@ import type {
 import {
   answerAmounts,
   answerFishFirst,
+  compareForms,
   countRows,
   createBoard,
   createFindSpecies,
@@ -325,6 +327,12 @@ export function createEngine(shelf: SheetShelf) {
       const dish = normaliseBrief(brief, { findSpecies: createFindSpecies(offers), today, leanings: sheet.leanings })
       const portionCost = offer && dish.ok ? computePortionCost(offer, form, dish.value) : null
       return { ok: true, value: { amounts: answer.value, portionCost } }
+    },
+    /** One fish in every form it can be bought in for a dish, the cheapest edible portion first. */
+    forms: async (ref: SheetRef, brief: Brief, species: string): Promise<readonly FormCompared[]> => {
+      const { sheet, today } = await open(ref)
+      const answer = tell(compareForms({ ...brief, fish: species }, sheet, { today }))
+      return answer.ok ? answer.value : []
     },
     search: async (ref: SheetRef, text: string): Promise<readonly FishHit[]> => (await open(ref)).search().find(text),
     sharedName: async (ref: SheetRef, text: string): Promise<SharedName | null> => (await open(ref)).search().findShared(text),

@@ -54,7 +54,9 @@ export function AmountAnswer({ amounts, portionCost, brief, haveG }: Props) {
         <Typography sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 24, mt: 1 }}>
           {formatMoney(cost.goods, cost.currency)}{' '}
           <Box component="span" sx={{ font: 'inherit', fontSize: 16, fontWeight: 400 }}>
-            in all{portionCost && `; ${formatMoney(portionCost.typical, portionCost.currency)} a portion, as in the line-up`}
+            in all
+            {portionCost &&
+              `; ${formatMoney(portionCost.typical, portionCost.currency)} a portion as it usually comes out, as in the line-up`}
             {cost.credit > 0 &&
               `, once ${formatMoney(cost.credit, cost.currency)} is taken off for head, frame and trim that the house uses`}
           </Box>

@@ -53,6 +53,15 @@ describe('amounts', () => {
     expect(await screen.findByText(/What is there, 300 g, feeds 1 portion\./)).toBeDefined()
   })
 
+  it('set every way to buy it side by side, and take another with one press', async () => {
+    const server = await openPage('/dishes/stew/amounts', KITCHEN)
+    const ways = await screen.findByRole('list', { name: 'Ways to buy it' })
+    expect(ways.querySelectorAll('li').length).toBeGreaterThan(1)
+    expect(ways.textContent).toMatch(/a portion/)
+    fireEvent.click(screen.getAllByRole('button', { name: /^Buy it as / })[0] as HTMLElement)
+    await waitFor(async () => expect(await server.decisions('stew')).toHaveLength(1))
+  })
+
   it('name the rest of the fish, with what it is of use for', async () => {
     await openPage('/dishes/stew/amounts', KITCHEN)
     const rest = await screen.findByRole('region', { name: 'What else comes of it' })

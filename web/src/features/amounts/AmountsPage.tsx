@@ -26,6 +26,7 @@ import { useDecide } from '../decisions/index.ts'
 import { useLineUp } from '../lineUp/index.ts'
 import { AmountAnswer } from './AmountAnswer.tsx'
 import { readHow, toRequest, type HowBought } from './howBought.ts'
+import { FormsCompared } from './FormsCompared.tsx'
 import { HowBoughtForm } from './HowBoughtForm.tsx'
 import { PriceField } from './PriceField.tsx'
 import { RestOfFish, Workings } from './Workings.tsx'
@@ -163,6 +164,12 @@ function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
               No fish is taken yet: this is for the leader of the line-up.
             </Typography>
           )}
+        </Paper>
+        <Paper component="section" aria-label="Bought another way" sx={{ p: 2 }}>
+          <Typography variant="h2" gutterBottom>
+            Bought another way
+          </Typography>
+          <FormsCompared brief={dish.brief} taken={taken} onTake={(fish) => void decide(fish)} />
         </Paper>
         <Paper component="section" aria-label="What else comes of it" sx={{ p: 2 }}>
           <Typography variant="h2" gutterBottom>
