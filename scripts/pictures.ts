@@ -98,6 +98,8 @@ try {
       viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
       locale: 'en-GB',
     })
+    // The first steps are told once: the pictures are of every day after.
+    await context.addInitScript(`localStorage.setItem('tender-gill-first-run', 'over')`)
     const page = await context.newPage()
     await page.goto(`${server.address}${path}`)
     await page.waitForTimeout(3000)

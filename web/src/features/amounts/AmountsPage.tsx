@@ -89,70 +89,78 @@ function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
         alignItems: 'start',
       }}
     >
-      <Paper component="section" aria-label="What to buy" sx={{ p: { xs: 2, md: 3 } }}>
-        <Typography color="text.secondary">For {dish.brief.dish}</Typography>
-        {whole.choice && <DishAlert servingId={whole.id} />}
-        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mt: 1 }}>
-          <FleshPrint offer={offer} name={offer.common} size="medium" />
-          <div>
-            <Typography variant="h1">{offer.common}</Typography>
-            <Typography color="text.secondary">
-              <i>{offer.species}</i>, {offer.label}
-            </Typography>
-          </div>
-        </Box>
-        {!answer.value.ok && (
-          <Alert severity="warning" sx={{ my: 2 }}>
-            {answer.value.error.map(describeProblem).join('; ')}
-          </Alert>
-        )}
-        {shown && <AmountAnswer amounts={shown.amounts} portionCost={shown.portionCost} brief={dish.brief} haveG={request.how.haveG} />}
-        <WhereToOrder
-          offer={offer}
-          form={taken.form}
-          date={dish.brief.date}
-          total={shown?.amounts.cost ? { typical: shown.amounts.cost.goods, currency: shown.amounts.cost.currency } : null}
-        />
-        <HowBoughtForm how={how} onSet={set} />
-        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 2 }}>
-          <TextField select label="Fish" value={offer.id} onChange={(event) => choose(event.target.value)} sx={{ minWidth: 220 }}>
-            {!inRanking && (
-              <MenuItem value={offer.id}>
-                {offer.common}, {offer.label}
-              </MenuItem>
-            )}
-            {ranked.slice(0, 40).map((row) => (
-              <MenuItem key={row.offerId} value={row.offerId}>
-                {row.common}, {row.offer}
-              </MenuItem>
-            ))}
-          </TextField>
-          <TextField
-            select
-            label="Bought as"
-            value={taken.form}
-            onChange={(event) => void decide({ species: offer.species, offerId: offer.id, form: event.target.value as Form })}
-            sx={{ minWidth: 170 }}
-          >
-            {forms.map((form) => (
-              <MenuItem key={form} value={form}>
-                {FORM_LABEL[form]}
-              </MenuItem>
-            ))}
-          </TextField>
-        </Box>
-        {kitchen && (
-          <PriceField
-            key={`${offer.id}|${taken.form}`}
+      <Box sx={{ display: 'grid', gap: 1.5 }}>
+        <Paper component="section" aria-label="What to buy" sx={{ p: { xs: 2, md: 3 } }}>
+          <Typography color="text.secondary">For {dish.brief.dish}</Typography>
+          {whole.choice && <DishAlert servingId={whole.id} />}
+          <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mt: 1 }}>
+            <FleshPrint offer={offer} name={offer.common} size="medium" />
+            <div>
+              <Typography variant="h1">{offer.common}</Typography>
+              <Typography color="text.secondary">
+                <i>{offer.species}</i>, {offer.label}
+              </Typography>
+            </div>
+          </Box>
+          {!answer.value.ok && (
+            <Alert severity="warning" sx={{ my: 2 }}>
+              {answer.value.error.map(describeProblem).join('; ')}
+            </Alert>
+          )}
+          {shown && <AmountAnswer amounts={shown.amounts} portionCost={shown.portionCost} brief={dish.brief} haveG={request.how.haveG} />}
+          <WhereToOrder
             offer={offer}
             form={taken.form}
-            currency={currency}
-            today={kitchen.today}
-            typed={typed}
-            onType={setTyped}
+            date={dish.brief.date}
+            total={shown?.amounts.cost ? { typical: shown.amounts.cost.goods, currency: shown.amounts.cost.currency } : null}
           />
-        )}
-      </Paper>
+          <HowBoughtForm how={how} onSet={set} />
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 2 }}>
+            <TextField select label="Fish" value={offer.id} onChange={(event) => choose(event.target.value)} sx={{ minWidth: 220 }}>
+              {!inRanking && (
+                <MenuItem value={offer.id}>
+                  {offer.common}, {offer.label}
+                </MenuItem>
+              )}
+              {ranked.slice(0, 40).map((row) => (
+                <MenuItem key={row.offerId} value={row.offerId}>
+                  {row.common}, {row.offer}
+                </MenuItem>
+              ))}
+            </TextField>
+            <TextField
+              select
+              label="Bought as"
+              value={taken.form}
+              onChange={(event) => void decide({ species: offer.species, offerId: offer.id, form: event.target.value as Form })}
+              sx={{ minWidth: 170 }}
+            >
+              {forms.map((form) => (
+                <MenuItem key={form} value={form}>
+                  {FORM_LABEL[form]}
+                </MenuItem>
+              ))}
+            </TextField>
+          </Box>
+          {kitchen && (
+            <PriceField
+              key={`${offer.id}|${taken.form}`}
+              offer={offer}
+              form={taken.form}
+              currency={currency}
+              today={kitchen.today}
+              typed={typed}
+              onType={setTyped}
+            />
+          )}
+        </Paper>
+        <Paper component="section" aria-label="Bought another way" sx={{ p: 2 }}>
+          <Typography variant="h2" gutterBottom>
+            Bought another way
+          </Typography>
+          <FormsCompared brief={dish.brief} taken={taken} onTake={(fish) => void decide(fish)} />
+        </Paper>
+      </Box>
       <Box sx={{ display: 'grid', gap: 1.5 }}>
         <Paper component="section" aria-label="How it is worked out" sx={{ p: 2 }}>
           <Typography variant="h2" gutterBottom>
@@ -164,12 +172,6 @@ function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
               No fish is taken yet: this is for the leader of the line-up.
             </Typography>
           )}
-        </Paper>
-        <Paper component="section" aria-label="Bought another way" sx={{ p: 2 }}>
-          <Typography variant="h2" gutterBottom>
-            Bought another way
-          </Typography>
-          <FormsCompared brief={dish.brief} taken={taken} onTake={(fish) => void decide(fish)} />
         </Paper>
         <Paper component="section" aria-label="What else comes of it" sx={{ p: 2 }}>
           <Typography variant="h2" gutterBottom>
