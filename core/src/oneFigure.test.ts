@@ -8,6 +8,7 @@ import { answerFishFirst } from './fishFirst/index.ts'
 import { findLeader } from './kept/index.ts'
 import { createBoard, rankLineUp } from './lineUp/index.ts'
 import { applyMarket, keepOffered } from './market/index.ts'
+import { answerAmounts } from './purchase/index.ts'
 import { stepSlab } from './slab/index.ts'
 import { findStandIns } from './standIns/index.ts'
 import { TODAY, buildBrief, mustTell } from './testing/builders.ts'
@@ -79,6 +80,9 @@ describe('one fish, one dish, one day', () => {
         const first = mustTell(answerFishFirst({ seen, dishes: [brief] }, sheet, { today: TODAY })).dishes[0]?.rows[0]
         expect([first?.offerId, first?.fit, first?.place]).toEqual([row.offerId, row.fit, whole.indexOf(row) + 1])
         if (first?.form === row.form) expect(first.portionCost).toEqual(row.portionCost)
+        // Amounts, of the offer and in the form of the row.
+        const bought = mustTell(answerAmounts({ ...brief, fish: row.species }, sheet, { today: TODAY }))
+        expect([bought.offerId, bought.form]).toEqual([row.offerId, row.form])
         // The slab, for a fish that is on it.
         const kept = { id: 'dish', revision: 1, brief, choice: null }
         const context = { today: TODAY, dishes: [kept], sheetOf: () => sheet }

@@ -1,7 +1,7 @@
 /** The line-up beside the reference implementation, on the shipped book. */
 import { createOfferSheet } from '@tender-gill/catalogue'
 import type { Brief } from '@tender-gill/contract'
-import { createBoard, findStandIns, findTurningPoints, mapSwaps, planPot, rankBoard, simulateRanks } from '@tender-gill/core'
+import { answerAmounts, createBoard, findStandIns, findTurningPoints, mapSwaps, planPot, rankBoard, simulateRanks } from '@tender-gill/core'
 import { referenceFit, referenceRanks } from '@tender-gill/core/reference'
 import { medianMs, shown } from './measure.ts'
 
@@ -41,6 +41,8 @@ console.log(
 console.log(
   `stand-ins: ${shown(medianMs(() => findStandIns({ ...brief, missing: 'Lophius piscatorius' }, sheet, { today }), { warmUp: 20 }))}`,
 )
+const amount = medianMs(() => answerAmounts({ ...brief, fish: 'Gadus morhua' }, sheet, { today }), { warmUp: 200 })
+console.log(`how much to buy of one fish: ${shown(amount)} (aim under 1 ms)`)
 const pairs = medianMs(() => mapSwaps(brief, whole, { today }), { warmUp: 4 })
 console.log(`swap map, every pair of the whole book: ${shown(pairs)}`)
 const fast = medianMs(() => simulateRanks(entrants, board.brief, options(2000)), { warmUp: 6 })

@@ -3,7 +3,7 @@ import { countPortions, creditTrimPerKg, findPrice } from '../amounts/index.ts'
 import { say, term, type Amounts, type NormalisedBrief, type Problem } from '../facts/index.ts'
 import { describeGate } from '../gates/index.ts'
 import { byFit, createBoard, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
-import type { ChosenSheet } from '../market/index.ts'
+import { keepSpecies, type ChosenSheet } from '../market/index.ts'
 import { findCautions } from '../safety/index.ts'
 import { ENGINE_VERSION } from '../tables/constants.ts'
 import { USES_OF_PART } from '../tables/cutMap.ts'
@@ -129,7 +129,7 @@ export function answerAmounts(asked: AmountsRequest, sheet: ChosenSheet, { today
     ...brief
   } = request
   if (grade && grade.fromG > grade.toG) return refuse('/grade/toG', say('problem.grade-upside-down'))
-  const laid = createBoard(brief, sheet, today)
+  const laid = createBoard(brief, keepSpecies(sheet, request.fish), today)
   if (!laid.ok) return laid
   const found = findEntry(request, laid.value)
   if (!found.ok) return found

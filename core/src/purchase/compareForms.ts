@@ -4,7 +4,7 @@ import { computeDaysLeft } from '../cold/index.ts'
 import { phrase, say, type FormCompared, type Problem } from '../facts/index.ts'
 import { findGates } from '../gates/index.ts'
 import { createBoard } from '../lineUp/index.ts'
-import type { ChosenSheet } from '../market/index.ts'
+import { keepSpecies, type ChosenSheet } from '../market/index.ts'
 import { isServedRaw } from '../safety/index.ts'
 import { SEEN_OF_FORM, minutesPerKg } from '../tables/labour.ts'
 import { findForms } from '../traits/index.ts'
@@ -30,7 +30,7 @@ export function compareForms(
   sheet: ChosenSheet,
   { today, labourPerHour = 0 }: Options,
 ): Result<readonly FormCompared[], readonly Problem[]> {
-  const laid = createBoard(brief, sheet, today)
+  const laid = createBoard(brief, keepSpecies(sheet, fish), today)
   if (!laid.ok) return laid
   const { brief: dish, entries, findSpecies, scoring } = laid.value
   const species = findSpecies(fish)

@@ -17,6 +17,7 @@ describe('when a dish is at its best', () => {
     ['hhhhcchhhhhh', 'Best from May to June'],
     ['chhhhhhhhhhc', 'Best from December to January'],
     ['hhchhhhhchhh', 'Best in March and in September'],
+    ['ccchcccccccc', 'Good all year, less so in April'],
     ['cccccccccccc', 'As good in any month'],
     ['cccccc......', 'Best from January to June'],
     ['............', 'No fish can do it in any month'],

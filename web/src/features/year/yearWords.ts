@@ -37,6 +37,11 @@ export function isAmongBest(fits: readonly (number | null)[], fit: number | null
   return fit !== null && !allAlike && most - fit <= ALIKE
 }
 
+/** More best months than this are most of the year. */
+const MOST_BEST = 6
+const describeMonths = ({ from, to }: Run): string =>
+  from === to ? `in ${nameMonth(from)}` : `from ${nameMonth(from)} to ${nameMonth(to)}`
+
 /** When the dish is at its best, as people say it. */
 export function describeBest({ months }: Pick<YearOfDish, 'months'>): string {
   const fits = months.map(({ best }) => best)
@@ -44,7 +49,11 @@ export function describeBest({ months }: Pick<YearOfDish, 'months'>): string {
   const runs = listRuns(months.map(({ month, best }) => ({ month, leader: isAmongBest(fits, best) ? { common: 'best' } : null })))
   const good = runs.filter(({ leader }) => leader !== null)
   if (good.length === 0) return 'As good in any month'
-  return `Best ${joinWords(good.map(({ from, to }) => (from === to ? `in ${nameMonth(from)}` : `from ${nameMonth(from)} to ${nameMonth(to)}`)))}`
+  const isGood = (fit: number | null) => isAmongBest(fits, fit)
+  // Where most months are good, the others are the news.
+  if (fits.filter(isGood).length > MOST_BEST && fits.every((fit) => fit !== null))
+    return `Good all year, less so ${joinWords(runs.filter(({ leader }) => leader === null).map(describeMonths))}`
+  return `Best ${joinWords(good.map(describeMonths))}`
 }
 
 /** Who comes first when, as people say it. */
