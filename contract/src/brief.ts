@@ -140,6 +140,8 @@ export const HouseLeanings = closed(
     origin: Type.Optional(oneOf(ORIGINS)),
     bought: Type.Optional(oneOf(BOUGHT)),
     trim: Type.Optional(TrimWorth),
+    /** What an hour of work at the board costs; not counted where it is not said. */
+    labour: Type.Optional(closed({ perHour: Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }), currency: Currency })),
     /** Chance of falling short that is taken when fish is bought. */
     shortChance: Type.Optional(Type.Number({ minimum: 0.001, maximum: 0.5 })),
     /** Stock standing, 0..100: what the house wishes for, and below what it buys nothing. */

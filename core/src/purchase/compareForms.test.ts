@@ -22,7 +22,13 @@ const sheetOf = (prices: readonly Price[]) =>
   buildSheet(...applyMarket(OFFERS, { prices: [...prices] }, { date: TODAY, waters: null, findSpecies: createFindSpecies(OFFERS) }))
 const request = { ...buildBrief({ method: 'poach', format: 'chunk', covers: 8 }), fish: 'Piscis unus' }
 const rowsOf = (prices: readonly Price[], labourPerHour = 0) =>
-  mustTell(compareForms(request, sheetOf(prices), { today: TODAY, labourPerHour }))
+  mustTell(
+    compareForms(
+      request,
+      { ...sheetOf(prices), ...(labourPerHour > 0 ? { leanings: { labour: { perHour: labourPerHour, currency: 'EUR' } } } : {}) },
+      { today: TODAY },
+    ),
+  )
 const priced = (rows: ReturnType<typeof rowsOf>) => rows.filter(({ perPortion }) => perPortion !== null)
 
 describe('one fish in every form it can be bought in', () => {

@@ -14,12 +14,6 @@ import { computeWeightForRiskG } from './risk.ts'
 /** At this chance a weight is what is usually needed: forms are held against each other at that. */
 const EVEN = 0.5
 
-interface Options {
-  readonly today: string
-  /** What an hour of work at the board costs, in the currency of the prices; 0 where it is not counted. */
-  readonly labourPerHour?: number
-}
-
 /**
  * Every way in which one fish can be bought for a dish, the cheapest edible portion first: (price x weight + work - credit for the rest) over
  * the portions, and the price at which each would cost as much as the cheapest other.
@@ -28,7 +22,7 @@ interface Options {
 export function compareForms(
   { fish, ...brief }: Pick<AmountsRequest, 'fish'> & Parameters<typeof createBoard>[0],
   sheet: ChosenSheet,
-  { today, labourPerHour = 0 }: Options,
+  { today }: { readonly today: string },
 ): Result<readonly FormCompared[], readonly Problem[]> {
   const laid = createBoard(brief, keepSpecies(sheet, fish), today)
   if (!laid.ok) return laid
@@ -45,7 +39,10 @@ export function compareForms(
       const minutes = kg * minutesPerKg(form, dish.format)
       const price = findPrice(offer, form)
       const credit = kg * creditTrimPerKg(offer, form, dish)
-      const rest = (minutes / 60) * labourPerHour - credit
+      // An hour in another currency than the price is not counted: two currencies are never added without a rate.
+      const { labour } = sheet.leanings ?? {}
+      const work = labour && (!price || labour.currency === price.currency) ? (minutes / 60) * labour.perHour : 0
+      const rest = work - credit
       return [{ offer, form, weightG, kg, minutes, price, rest, perPortion: price ? (kg * price.perKg.typical + rest) / portions : null }]
     }),
   )

@@ -135,7 +135,7 @@ const SHORT_CHANCES = [0.01, 0.05, 0.1, 0.25, 0.5]
 const USUAL_SHORT_CHANCE = 0.05
 
 function Money({ leanings, onKeep, currency }: SectionProps & { readonly currency: string }) {
-  const { usualPortionCost, trim } = leanings
+  const { usualPortionCost, trim, labour } = leanings
   return (
     <Box sx={SECTION}>
       <AmountLeaning
@@ -153,6 +153,13 @@ function Money({ leanings, onKeep, currency }: SectionProps & { readonly currenc
         amount={trim?.perKg}
         unit={trim?.currency ?? currency}
         onSet={(perKg) => onKeep((now) => setLeaning(now, 'trim', perKg === undefined ? undefined : { perKg, currency }))}
+      />
+      <AmountLeaning
+        label="An hour of work at the board costs"
+        hint="Counted where ways to buy a fish stand side by side. Empty: not counted."
+        amount={labour?.perHour}
+        unit={labour?.currency ?? currency}
+        onSet={(perHour) => onKeep((now) => setLeaning(now, 'labour', perHour === undefined ? undefined : { perHour, currency }))}
       />
       <OneOf
         label="What is bought may fall short"
