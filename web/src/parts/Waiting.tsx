@@ -8,6 +8,14 @@ import { INK } from '../theme.ts'
 /** What the page will look like: a list of fish, a room with a list beside it, a chart, or a few lines. */
 export type WaitingShape = 'rows' | 'line-up' | 'panels' | 'chart' | 'lines'
 
+/** Docket, line and ladder side by side, as wide as the screen lets them stand. */
+export const LINE_UP_GRID = {
+  display: 'grid',
+  gap: 1.5,
+  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '256px minmax(0, 1fr)', lg: '256px minmax(0, 1fr) 252px' },
+  alignItems: 'start',
+} as const
+
 const ROWS = 6
 const CHART_HEIGHT = 300
 
@@ -55,13 +63,7 @@ function Shape({ shape }: { readonly shape: WaitingShape }) {
       return <Skeleton variant="rounded" width="100%" height={CHART_HEIGHT} />
     case 'line-up':
       return (
-        <Box
-          sx={{
-            display: 'grid',
-            gap: 1.5,
-            gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '256px minmax(0, 1fr)', lg: '256px minmax(0, 1fr) 252px' },
-          }}
-        >
+        <Box sx={LINE_UP_GRID}>
           {[<Lines key="docket" />, <Rows key="rows" />, <Lines key="ladder" />].map((part) => (
             <Paper key={part.key} sx={{ p: 2 }}>
               {part}

@@ -5,7 +5,7 @@ import { useCallback, useMemo, useState } from 'react'
 import { describeBriefChange } from '../../parts/briefChange.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
 import { describeProblem } from '../../parts/dishWords.ts'
-import { Waiting } from '../../parts/Waiting.tsx'
+import { LINE_UP_GRID, Waiting } from '../../parts/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { LadderPanel } from '../standIns/index.ts'
 import { Board, SHOWN_AT_FIRST } from './Board.tsx'
@@ -45,14 +45,7 @@ function LineUpView({ dish }: { readonly dish: Dish }) {
       </Alert>
     )
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gap: 1.5,
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '256px minmax(0, 1fr)', lg: '256px minmax(0, 1fr) 252px' },
-        alignItems: 'start',
-      }}
-    >
+    <Box sx={LINE_UP_GRID}>
       <Docket dish={dish} brief={(rested ?? state.lineUp).brief} onLive={onLive} />
       <Board
         {...{ dish, study, all, moved }}

@@ -1,0 +1,88 @@
+import type {
+  Amounts,
+  AmountsRequest,
+  Brief,
+  FishFirst,
+  LineUp,
+  PortionCost,
+  PotPlan,
+  ResolvedOffer,
+  ServingRecord,
+} from '@tender-gill/contract'
+import type { SheetRef } from './sheetRef.ts'
+
+/** Whether only what can be bought answers: as said, or where nothing was said, wherever the kitchen has prices. */
+export type OnlyOffered = boolean | 'where-there-are-lists'
+
+export interface Leader {
+  readonly common: string
+  readonly fit: number
+  readonly offerId: string
+  readonly count: number
+}
+/** A price typed in before it is kept, for a kilogram. */
+export interface TypedPrice {
+  readonly perKg: number
+  readonly currency: string
+}
+export interface AmountRequest {
+  readonly brief: Brief
+  readonly species: string
+  readonly offerId: string
+  readonly form: ResolvedOffer['forms'][number]['form']
+  readonly typed: TypedPrice | null
+  /** How it is sold, the chance that is taken, and what is there already. */
+  readonly how: Pick<AmountsRequest, 'shortChance' | 'grade' | 'stepG' | 'packG' | 'haveG'>
+}
+export interface ShownAmount {
+  readonly amounts: Amounts
+  readonly portionCost: PortionCost | null
+}
+
+/** Fish first, with the dishes that were asked for it and those whose brief has a mistake. */
+export interface FishFirstShown {
+  readonly answer: FishFirst
+  readonly records: readonly ServingRecord[]
+  readonly mistaken: readonly ServingRecord[]
+}
+
+export interface LineUpRequest {
+  readonly shares: boolean
+  readonly leftOut: boolean
+  /** How many rows to send. */
+  readonly rows: number
+  /** Whether only what can be bought answers; all of the book does where nothing is said. */
+  readonly only?: OnlyOffered
+}
+/** Fish that would do the dish better than the leader of what can be bought, and that nobody offers. */
+export interface Unoffered {
+  readonly count: number
+  /** The best of them. */
+  readonly best: string
+}
+export interface ShownLineUp {
+  readonly lineUp: LineUp
+  /** How many fish can do the dish, sent or not. */
+  readonly able: number
+  /** The draws were left before their end: there are no shares. */
+  readonly left: boolean
+  /** Only what can be bought answered. */
+  readonly onlyOffered: boolean
+  /** Species that can be bought. */
+  readonly offered: number
+  /** Told with what was left out; null where nobody is fitter. */
+  readonly unoffered: Unoffered | null
+}
+
+export interface FishFirstOptions {
+  readonly only?: OnlyOffered
+  /** The offers of the days on which dishes are served; a dish of no such day is answered from the sheet of the question. */
+  readonly ofDays?: ReadonlyMap<string, SheetRef>
+}
+
+export interface ShownPot {
+  readonly plan: PotPlan
+  readonly onlyOffered: boolean
+  /** Species that can be bought. */
+  readonly offered: number
+}
