@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
-import type { RankedFish, ResolvedOffer, ServingRecord } from '@tender-gill/contract'
+import type { RankedFish, ServingRecord } from '@tender-gill/contract'
 import { useEffect, type ReactNode } from 'react'
 import { Link, useLocation } from 'react-router'
 import { useServingsQuery } from '../../api/api.ts'
@@ -11,9 +11,13 @@ import { Shoal } from '../../drawings/Shoal.tsx'
 import { useOffers } from '../../engine/index.ts'
 import { EXPLANATIONS } from '../../parts/explanations.ts'
 import { joinWords, ofHundred } from '../../parts/dishWords.ts'
+import { Waiting } from '../../parts/Waiting.tsx'
 import { ASK_LABEL } from '../../reader/index.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { useLineUp } from '../lineUp/index.ts'
+
+/** What is of the reader's own kitchen stands apart. */
+const EXAMPLE = { borderLeft: `5px solid ${INK.roe}`, pl: 1.5, my: 1 } as const
 
 function Chapter({ at, title, children }: { readonly at: string; readonly title: string; readonly children: ReactNode }) {
   return (
@@ -35,7 +39,7 @@ function Chapter({ at, title, children }: { readonly at: string; readonly title:
 function FitExample({ fish, dish }: { readonly fish: RankedFish; readonly dish: string }) {
   const lost = fish.pointsLost.filter(({ points }) => points >= 0.05)
   return (
-    <Box sx={{ borderLeft: `5px solid ${INK.roe}`, pl: 1.5, my: 1 }}>
+    <Box sx={EXAMPLE}>
       <Typography>
         In your dish <b>{dish}</b>, {fish.common} stands at{' '}
         <Box component="b" sx={{ fontFamily: HEADING, fontSize: 22 }}>
@@ -56,60 +60,59 @@ function FitExample({ fish, dish }: { readonly fish: RankedFish; readonly dish: 
   )
 }
 
-function OwnExample({
-  record,
-  part,
-}: {
-  readonly record: ServingRecord
-  readonly part: 'fit' | 'sureness' | 'strip' | 'print' | 'standing'
-}) {
+type Part = 'fit' | 'sureness' | 'strip' | 'print' | 'standing'
+/** The reader's own dish as one part of it shows it; nothing where there is no dish, or not yet. */
+type Example = (part: Part) => ReactNode
+
+/** One fish of the reader's own dish, as each figure and drawing has it. The line-up is asked for once, whoever shows it. */
+function useExample(record: ServingRecord): Example {
   const lineUp = useLineUp(record.brief)
-  const ranked = lineUp.status === 'ready' ? lineUp.lineUp.ranked : []
+  const ready = lineUp.status === 'ready' ? lineUp : null
+  const ranked = ready?.lineUp.ranked ?? []
   // A fish that misses something explains more than one that misses nothing.
   const fish = ranked.slice(0, 8).find(({ pointsLost }) => pointsLost.length > 1) ?? ranked[0]
-  const offer: ResolvedOffer | undefined = useOffers(fish ? [fish.offerId] : [], record.brief.date).get(fish?.offerId ?? '')
-  if (lineUp.status !== 'ready' || !fish) return null
+  const offer = useOffers(fish ? [fish.offerId] : [], record.brief.date).get(fish?.offerId ?? '')
   const { dish } = record.brief
-  const { brief } = lineUp.lineUp
-  const standing = fish.standings.find(({ trait }) => trait !== 'colour' && brief.asks[trait])
-  const ask = standing && brief.asks[standing.trait]
-  switch (part) {
-    case 'fit':
-      return <FitExample fish={fish} dish={dish} />
-    case 'sureness':
-      return lineUp.sharesReady ? (
-        <Typography sx={{ borderLeft: `5px solid ${INK.roe}`, pl: 1.5, my: 1 }}>
+  const standing = ready && fish?.standings.find(({ trait }) => trait !== 'colour' && ready.lineUp.brief.asks[trait])
+  const ask = standing && ready.lineUp.brief.asks[standing.trait]
+  return (part) => {
+    if (!fish) return null
+    if (part === 'fit') return <FitExample fish={fish} dish={dish} />
+    if (part === 'sureness')
+      return ready?.sharesReady ? (
+        <Typography sx={EXAMPLE}>
           In <b>{dish}</b>,{' '}
           {joinWords(ranked.slice(0, 3).map((row) => `${row.common} came first in ${ofHundred(row.firstShare)} of 100 draws`))}.
         </Typography>
       ) : null
-    case 'strip':
+    if (part === 'strip')
       return standing && ask ? (
-        <Box sx={{ borderLeft: `5px solid ${INK.roe}`, pl: 1.5, my: 1 }}>
+        <Box sx={EXAMPLE}>
           <Typography>
             {fish.common} in <b>{dish}</b>, {ASK_LABEL[standing.trait].toLowerCase()}:
           </Typography>
           <AskStrip standing={standing} ask={ask} width={220} />
         </Box>
       ) : null
-    case 'print':
-      return offer ? (
-        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', borderLeft: `5px solid ${INK.roe}`, pl: 1.5, my: 1 }}>
+    if (!offer) return null
+    return (
+      <Box sx={{ ...EXAMPLE, display: 'flex', gap: 2, alignItems: 'center' }}>
+        {part === 'print' ? (
           <FleshPrint offer={offer} name={offer.common} size="medium" />
-          <Typography>{offer.common}</Typography>
-        </Box>
-      ) : null
-    case 'standing':
-      return offer ? (
-        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', borderLeft: `5px solid ${INK.roe}`, pl: 1.5, my: 1 }}>
+        ) : (
           <Shoal standing={offer.stock} weakest={offer.stock?.weakest ?? null} />
-          <Typography>
-            {offer.common}, {offer.label}
-          </Typography>
-        </Box>
-      ) : null
+        )}
+        <Typography>
+          {offer.common}, {offer.label}
+        </Typography>
+      </Box>
+    )
   }
 }
+
+const WithOwnDish = ({ record, children }: { readonly record: ServingRecord; readonly children: (example: Example) => ReactNode }) =>
+  children(useExample(record))
+const NO_EXAMPLE: Example = () => null
 
 /** What the figures and drawings say, each shown on the reader's own dish. */
 export default function HelpPage() {
@@ -119,8 +122,8 @@ export default function HelpPage() {
   useEffect(() => {
     if (hash !== '' && servings) document.getElementById(hash.slice(1))?.scrollIntoView()
   }, [hash, servings])
-  const example = (part: Parameters<typeof OwnExample>[0]['part']) => own && <OwnExample record={own} part={part} />
-  return (
+  if (!servings) return <Waiting what="the help" />
+  const chapters = (example: Example) => (
     <Paper component="article" aria-label="How to read it" sx={{ p: { xs: 2, md: 3 }, mt: 1, maxWidth: 860, display: 'grid', gap: 2.5 }}>
       <div>
         <Typography variant="h1" gutterBottom>
@@ -187,5 +190,12 @@ export default function HelpPage() {
         </Typography>
       </Chapter>
     </Paper>
+  )
+  return own ? (
+    <WithOwnDish key={own.id} record={own}>
+      {chapters}
+    </WithOwnDish>
+  ) : (
+    chapters(NO_EXAMPLE)
   )
 }
