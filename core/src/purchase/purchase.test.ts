@@ -139,6 +139,15 @@ describe('how much to buy', () => {
     )
   })
 
+  it('takes the chance that the house takes, where none is said', () => {
+    const request = { ...buildBrief({ method: 'poach', format: 'chunk', covers: 10 }), fish: 'Gadus morhua' }
+    const atHome = (patch: object) =>
+      mustTell(answerAmounts({ ...request, ...patch }, { ...book, leanings: { shortChance: 0.01 } }, { today: TODAY })).weightG
+    expect(atHome({})).toBe(amount({ shortChance: 0.01 }).weightG)
+    expect(atHome({ shortChance: 0.25 })).toBe(amount({ shortChance: 0.25 }).weightG)
+    expect(amount({}).weightG).toBe(amount({ shortChance: 0.05 }).weightG)
+  })
+
   it('takes the offer and the form of the line-up, and says a gate in a caution instead of refusing the fish', () => {
     const closed = amount({ fish: 'Anguilla anguilla', method: 'grill', format: 'chunk' })
     expect(closed.cautions.length).toBeGreaterThan(0)

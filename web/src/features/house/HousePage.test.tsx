@@ -21,6 +21,8 @@ describe('how the house leans', () => {
     await choose('Wild or farmed', /wild first/)
     await choose('Whole or cut', /cut by the merchant/)
     await choose('How far it is cooked', /^moist/)
+    enter(await field(/An hour of work at the board/), '30')
+    await choose('What is bought may fall short', /^in 1 of 100$/)
     await waitFor(async () =>
       expect(await server.leanings()).toEqual({
         usualPortionCost: { perPortion: 4.5, currency: 'EUR' },
@@ -28,6 +30,8 @@ describe('how the house leans', () => {
         origin: 'wild',
         bought: 'cut',
         doneness: 'moist',
+        labour: { perHour: 30, currency: 'EUR' },
+        shortChance: 0.01,
       }),
     )
     expect(screen.queryByRole('alert')).toBeNull()

@@ -12,7 +12,7 @@ import { Waiting } from '../../parts/Waiting.tsx'
 import { INK } from '../../theme.ts'
 import { PullDots } from '../lineUp/index.ts'
 import { setAskLeaning, setLeaning } from './houseForm.ts'
-import { OneOf } from '../../parts/OneOf.tsx'
+import { ofHundred } from '../../parts/dishWords.ts'
 import { AmountLeaning } from './AmountLeaning.tsx'
 import { useLeanings, type Change } from './useLeanings.ts'
 import { DraftNotice, KeptLine } from '../../documents/index.ts'
@@ -161,14 +161,17 @@ function Money({ leanings, onKeep, currency }: SectionProps & { readonly currenc
         unit={labour?.currency ?? currency}
         onSet={(perHour) => onKeep((now) => setLeaning(now, 'labour', perHour === undefined ? undefined : { perHour, currency }))}
       />
-      <OneOf
+      <School
         label="What is bought may fall short"
+        hint="The less often, the more is bought. A dish may say otherwise under Amounts."
         value={String(leanings.shortChance ?? USUAL_SHORT_CHANCE)}
-        options={SHORT_CHANCES.map((chance) => [String(chance), `in ${chance * 100} of 100`])}
-        onChange={(chance) =>
+        options={[...new Set([...SHORT_CHANCES, leanings.shortChance ?? USUAL_SHORT_CHANCE])].map((chance) => [
+          String(chance),
+          `in ${ofHundred(chance)} of 100`,
+        ])}
+        onSet={(chance) =>
           onKeep((now) => setLeaning(now, 'shortChance', Number(chance) === USUAL_SHORT_CHANCE ? undefined : Number(chance)))
         }
-        sx={{ maxWidth: 260 }}
       />
     </Box>
   )
