@@ -31,6 +31,8 @@ export const AbsencePlanRequest = closed(
     ...span,
     supplies: Type.Optional(Type.Array(Supply, { maxItems: 100 })),
     holds: Type.Optional(Type.Array(Hold, { maxItems: 500 })),
+    /** False: whoever of the book could, whether or not anybody offers it. Else what can be bought, where there are lists. */
+    onlyOffered: Type.Optional(Type.Boolean()),
   },
   { $id: 'AbsencePlanRequest' },
 )
@@ -78,6 +80,8 @@ export const AbsencePlan = closed(
     leads: Type.Array(closed({ servingId: Text(40), dish: Text(120) })),
     /** Portions that go on being served, weighted by how well the stand-in does, over all portions, 0..100. */
     standing: Type.Number({ minimum: 0, maximum: 100 }),
+    /** Species that can be bought on the first of the days. */
+    offered: Type.Integer({ minimum: 0 }),
   },
   { $id: 'AbsencePlan' },
 )

@@ -11,7 +11,16 @@ export { answerFishFirst } from './fishFirst/index.ts'
 export { computeFit, createScoring, type Fit, type Scoring } from './fit/index.ts'
 export { applyOpenings } from './gates/index.ts'
 export { byFit, countRows, createBoard, rankBoard, rankLineUp, stepBoard, type Board, type Entry } from './lineUp/index.ts'
-export { applyMarket, applyPrices, computeStockStanding, isClosed, keepOffered, midMonth, resolveSeason } from './market/index.ts'
+export {
+  applyMarket,
+  applyPrices,
+  computeStockStanding,
+  isClosed,
+  chooseOffered,
+  keepOffered,
+  midMonth,
+  resolveSeason,
+} from './market/index.ts'
 export { findCautions, findRawRefusal, hasVulnerable, isServedRaw, listSafetyNotes } from './safety/index.ts'
 export {
   isOver,

@@ -96,9 +96,20 @@ describe('one fish, one dish, one day', () => {
         const found = missing && findStandIns({ ...brief, missing: missing.species }, sheet, { today: TODAY })
         const standIn = found?.ok ? found.value.order.find(({ offerId }) => offerId === row.offerId) : undefined
         if (standIn && standIn.form === row.form) expect(standIn.portionCost).toEqual(row.portionCost)
+        // Of what can be bought, whoever is missing: the same likeness, cost and fit where it is there in the same form.
+        const among = missing && findStandIns({ ...brief, missing: missing.species }, keepOffered(sheet), { today: TODAY })
+        if (found?.ok && among?.ok) {
+          const sold = new Set(keepOffered(sheet).offers.map(({ id }) => id))
+          for (const one of [...among.value.order, ...among.value.ladder]) expect(sold.has(one.offerId)).toBe(true)
+          for (const one of among.value.order) {
+            const other = found.value.order.find(({ offerId, form }) => offerId === one.offerId && form === one.form)
+            if (other) expect([one.alike, one.fit, one.portionCost]).toEqual([other.alike, other.fit, other.portionCost])
+          }
+        }
         // The leader on the cover card leads what can be bought.
         const [led] = writeCoverCard({ from: TODAY, to: TODAY }, context).rows
         expect(led?.fish?.species).toBe(offered[0]?.species)
+        for (const { species } of led?.ladder ?? []) expect(offered.map((one) => one.species)).toContain(species)
         const board = createBoard(brief, sheet, TODAY)
         expect(board.ok && findLeader(board.value)?.candidate.offer.id).toBe(whole[0]?.offerId)
       }),

@@ -13,11 +13,9 @@ describe('a fish by any name', () => {
     for (const { species, names } of sheets)
       for (const name of Object.values(names).flat()) {
         const { hits, shared } = find(name, { most: 12 })
-        expect(
-          hits.map((hit) => hit.species),
-          name,
-        ).toContain(species)
-        if (!shared) expect(hits[0]?.species, name).toBe(species)
+        // An assertion for each of thousands of names would take longer than the search.
+        const found = hits.some((hit) => hit.species === species)
+        if (!found || (!shared && hits[0]?.species !== species)) expect([name, hits]).toEqual(species)
       }
   })
 

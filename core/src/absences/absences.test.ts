@@ -144,6 +144,29 @@ describe('a fish missing for the whole kitchen', () => {
     }
   })
 
+  it('is of what can be bought, where there are lists, and of what the cook has word of', () => {
+    const sold = ['Merluccius merluccius', 'Molva molva', 'Conger conger']
+    const price = { form: 'fillet-skinless' as const, perKg: { low: 9, typical: 9, high: 9 }, currency: 'EUR', quotes: 1 }
+    const sheet: OfferSheet = {
+      ...book,
+      offers: book.offers.map((offer) =>
+        sold.includes(offer.species)
+          ? { ...offer, prices: [{ ...price, latestDate: null, quoteId: null, merchant: null, glaze: 0 }] }
+          : offer,
+      ),
+    }
+    const rungsOf = (patch: Partial<AbsencePlanRequest>) => {
+      const planned = must(planAbsence({ ...request, ...patch }, { today: TODAY, dishes: DISHES, sheetOf: () => sheet }))
+      return [...new Set(planned.dishes.flatMap(({ ladder }) => ladder.map(({ species }) => species)))]
+    }
+    const all = rungsOf({ onlyOffered: false })
+    const told = all.find((species) => !sold.includes(species)) ?? ''
+    expect(told).not.toBe('')
+    expect(rungsOf({}).length).toBeGreaterThan(0)
+    for (const species of rungsOf({})) expect(sold).toContain(species)
+    expect(rungsOf({ supplies: [{ species: told, kg: 40 }] })).toContain(told)
+  })
+
   it('settles two dishes on one small supply together, and says who goes without and why', () => {
     const twins = [
       dish('big', { method: 'grill', format: 'chunk', covers: 30 }),

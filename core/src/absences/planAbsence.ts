@@ -1,6 +1,7 @@
 import type { Fact, AbsencePlanRequest, OfferSheet, Result, Supply, SupplyUse, TakenFish } from '@tender-gill/contract'
 import { mass, say, type AbsenceDish, type AbsencePlan, type Problem, type Rung, type StandIns } from '../facts/index.ts'
 import { findLeader, isServedIn, listTaken, type KeptDish, type KeptDishes } from '../kept/index.ts'
+import { chooseOffered, keepOffered, letIn, type ChosenSheet } from '../market/index.ts'
 import { createBoard } from '../lineUp/index.ts'
 import { findStandIns } from '../standIns/index.ts'
 import { createFindSpecies } from '../brief/index.ts'
@@ -31,9 +32,18 @@ const shareOut = (answer: StandIns, kinds: number): StandIns => ({
   ladder: answer.ladder.map((rung) => ({ ...rung, buyG: Math.round(rung.buyG / kinds) })),
 })
 
+/** Who may stand in for a dish: what can be bought and whatever there is said to be some of, or all of the book. */
+function chooseAble({ brief }: KeptDish, { supplies = [], onlyOffered = true }: AbsencePlanRequest, sheet: OfferSheet): ChosenSheet {
+  if (!onlyOffered) return sheet
+  return letIn(
+    chooseOffered(sheet, brief),
+    supplies.map(({ species }) => species),
+  )
+}
+
 function askStandIns(kept: KeptDish, choice: TakenFish, request: AbsencePlanRequest, { sheetOf, today }: KeptDishes): Affected | undefined {
   const { because } = request
-  const sheet = markAbsent(sheetOf(kept.brief), request)
+  const sheet = chooseAble(kept, request, markAbsent(sheetOf(kept.brief), request))
   const asked = { ...kept.brief, missing: choice.species, missingOffer: choice.offerId, ...(because ? { because } : {}) }
   const found = findStandIns(asked, sheet, { today })
   // An offer the house has since taken out of its hand: the species' best stands for it.
@@ -158,7 +168,8 @@ export function* stepAbsencePlan(
   if (problems.length > 0) return { ok: false, error: problems }
   const findSpecies = createFindSpecies(sheet.offers)
   const species = findSpecies(request.species) ?? request.species
-  const named = { ...request, species }
+  const supplies = (request.supplies ?? []).map((supply) => ({ ...supply, species: findSpecies(supply.species) ?? supply.species }))
+  const named = { ...request, species, supplies }
   const affected: Affected[] = []
   const leads: AbsencePlan['leads'] = []
   for (const [i, kept] of dishes.filter(({ brief }) => isServedIn(brief, request)).entries()) {
@@ -174,7 +185,6 @@ export function* stepAbsencePlan(
     const leader = board.ok ? findLeader(board.value)?.candidate.offer : undefined
     if (leader && concerns(named, leader)) leads.push({ servingId: kept.id, dish: kept.brief.dish })
   }
-  const supplies = (request.supplies ?? []).map((supply) => ({ ...supply, species: findSpecies(supply.species) ?? supply.species }))
   const held = new Map((request.holds ?? []).map((hold) => [hold.servingId, hold.species && (findSpecies(hold.species) ?? hold.species)]))
   const { taken, worth } = assignRungs(
     affected.map((dish) => optionsOf(dish, held)),
@@ -195,6 +205,7 @@ export function* stepAbsencePlan(
       dishes: affected.map((dish, i) => describeDish(dish, taken[i] ?? null, explainMove(taken[i] ?? null, dish, uses, held))),
       supplies: uses,
       leads,
+      offered: new Set(keepOffered(sheet).offers.map((offer) => offer.species)).size,
       standing: covers > 0 ? toTenth(worth / covers) : 0,
     },
   }

@@ -12,7 +12,13 @@ import { told } from '../testing/told.ts'
 const bare = createOfferSheet(TODAY)
 const quote = (species: string, form: 'fillet-skin-on' | 'fillet-skinless', merchant: string) =>
   ({ species, form, price: 20, currency: 'EUR', unit: 'kg', merchant }) as const
-const prices = [quote('Gadus morhua', 'fillet-skin-on', 'Quay'), quote('Lophius piscatorius', 'fillet-skinless', 'Quay')]
+const prices = [
+  quote('Gadus morhua', 'fillet-skin-on', 'Quay'),
+  quote('Lophius piscatorius', 'fillet-skinless', 'Quay'),
+  ...['Conger conger', 'Molva molva', 'Merluccius merluccius', 'Argyrosomus regius', 'Melanogrammus aeglefinus', 'Brosme brosme'].map(
+    (species) => quote(species, 'fillet-skin-on', 'Boats'),
+  ),
+]
 const sheet = {
   ...bare,
   offers: [...applyMarket(bare.offers, { prices }, { date: TODAY, waters: null, findSpecies: createFindSpecies(bare.offers) })],
@@ -46,6 +52,7 @@ describe('the cover card', () => {
       expect(atLeastOne).toBeGreaterThan(0.8)
       for (const { species, changes } of ladder) {
         expect(species).not.toBe(fish?.species)
+        expect(prices.map((one) => one.species as string)).toContain(species)
         expect(changes.at(-1)?.kind).toBe('menu-name')
       }
     }

@@ -3,6 +3,7 @@ import { named, say, type CoverCard, type CoverHang, type CoverRow } from '../fa
 import { findLeader, isServedIn, listTaken, type KeptDish, type KeptDishes } from '../kept/index.ts'
 import { createBoard } from '../lineUp/index.ts'
 import { groupBy } from '../lists/index.ts'
+import { chooseOffered } from '../market/index.ts'
 import { findCauses, findStandIns } from '../standIns/index.ts'
 import type { Candidate } from '../traits/index.ts'
 
@@ -44,7 +45,7 @@ function writeRows(kept: KeptDish, context: KeptDishes): readonly Written[] {
 function writeRow(kept: KeptDish, fish: Candidate, kinds: number, { sheetOf, today }: KeptDishes): Written {
   const { offer, form } = fish
   const sheet = sheetOf(kept.brief)
-  const found = findStandIns({ ...kept.brief, missing: offer.species, missingOffer: offer.id }, sheet, { today })
+  const found = findStandIns({ ...kept.brief, missing: offer.species, missingOffer: offer.id }, chooseOffered(sheet, kept.brief), { today })
   if (!found.ok) return { row: nobody(kept), candidate: undefined }
   const { ladder, atLeastOne, missing } = found.value
   const allergens = new Map(sheet.offers.map(({ id, allergen }) => [id, allergen]))

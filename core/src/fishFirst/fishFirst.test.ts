@@ -38,7 +38,7 @@ describe('from fish to dish', () => {
         const out = leftOut.find((fish) => fish.species === species)
         if (out) expect(out.gates).toContain(row?.gate)
       }),
-      { seed: 91, numRuns: cases(60) },
+      { seed: 91, numRuns: cases(25) },
     )
   })
 
@@ -79,7 +79,7 @@ describe('from fish to dish', () => {
         for (const { rows } of answer(seen, [brief]).dishes)
           for (const { fit, offerId } of rows) if (fit !== null) expect(able).toContain(offerId)
       }),
-      { seed: 92, numRuns: cases(40) },
+      { seed: 92, numRuns: cases(20) },
     )
   })
 

@@ -92,7 +92,7 @@ describe('laws of the line-up', () => {
           expect(tenths).toBe(Math.round((100 - fit) * 10))
         }
       }),
-      { seed: 20_261_128, numRuns: cases(60) },
+      { seed: 20_261_128, numRuns: cases(30) },
     )
   })
 
@@ -104,7 +104,7 @@ describe('laws of the line-up', () => {
         expect(firsts + noneShare).toBeCloseTo(1, 1)
         if (ranked.length === 0) expect(noneShare).toBe(1)
       }),
-      { seed: 20_261_129, numRuns: cases(40) },
+      { seed: 20_261_129, numRuns: cases(20) },
     )
   })
 
@@ -115,7 +115,7 @@ describe('laws of the line-up', () => {
         const { ranked } = must(run(brief, buildSheet(...offers), { shares: false }))
         for (const { offerId } of ranked) expect(offers.find(({ id }) => id === offerId)?.traits.cohesion.typical).toBeGreaterThanOrEqual(7)
       }),
-      { seed: 20_261_130, numRuns: cases(200) },
+      { seed: 20_261_130, numRuns: cases(100) },
     )
   })
 
@@ -132,7 +132,7 @@ describe('laws of the line-up', () => {
           expect(isServedRaw(lineUp.brief) && hasVulnerable(lineUp.brief)).toBe(false)
         }
       }),
-      { seed: 20_261_131, numRuns: cases(400) },
+      { seed: 20_261_131, numRuns: cases(160) },
     )
   })
 
@@ -157,7 +157,7 @@ describe('laws of the line-up', () => {
           ).toContain(species)
         }
       }),
-      { seed: 20_261_132, numRuns: cases(40) },
+      { seed: 20_261_132, numRuns: cases(20) },
     )
     expect(opened).toBeGreaterThan(40)
   })

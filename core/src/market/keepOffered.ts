@@ -1,4 +1,4 @@
-import type { OfferSheet } from '@tender-gill/contract'
+import type { Brief, OfferSheet } from '@tender-gill/contract'
 
 /** Some offers of a day. What is scored and which names are known is settled by all of them, so that a fish has one fit whoever stands beside it. */
 export interface ChosenSheet extends OfferSheet {
@@ -17,4 +17,21 @@ export function keepOffered(sheet: OfferSheet): ChosenSheet {
     return [{ ...offer, forms: offer.forms.map((one) => (priced.has(one.form) ? one : { ...one, sold: false })) }]
   })
   return { ...sheet, offers, chosenFrom: sheet }
+}
+
+/**
+ * The sheet that answers a dish where nothing else is said: what can be bought, or all of the book where nothing can, or where the dish brings a
+ * market of its own.
+ */
+export function chooseOffered(sheet: OfferSheet, { market }: Pick<Brief, 'market'>): ChosenSheet {
+  if (market) return sheet
+  const offered = keepOffered(sheet)
+  return offered.offers.length > 0 ? offered : sheet
+}
+
+/** Lets some fish in whoever offers them: those that a cook has word of. */
+export function letIn(sheet: ChosenSheet, species: readonly string[]): ChosenSheet {
+  const there = new Set(sheet.offers.map(({ id }) => id))
+  const others = (sheet.chosenFrom ?? sheet).offers.filter((offer) => species.includes(offer.species) && !there.has(offer.id))
+  return others.length > 0 ? { ...sheet, offers: [...sheet.offers, ...others] } : sheet
 }

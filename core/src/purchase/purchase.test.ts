@@ -193,7 +193,7 @@ describe('how much to buy', () => {
           const rest = splitRest(offer, form, brief.value)
           const sum = rest.reduce((all, [, share]) => all + share, pan)
           if (Math.abs(sum - 1) > 1e-9 || rest.some(([, share]) => share < 0)) expect([offer.id, form, way, rest, pan]).toEqual('a balance')
-          expect(new Set(rest.map(([part]) => part)).size).toBe(rest.length)
+          if (new Set(rest.map(([part]) => part)).size !== rest.length) expect([offer.id, form, way, rest]).toEqual('each part once')
           looked += 1
         }
     }

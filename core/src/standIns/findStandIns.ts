@@ -1,6 +1,7 @@
-import type { Fact, Brief, MissingReason, OfferSheet, ResolvedOffer, Result, StandInsRequest } from '@tender-gill/contract'
+import type { Fact, Brief, MissingReason, ResolvedOffer, Result, StandInsRequest } from '@tender-gill/contract'
 import { say, type LeftOutFish, type Problem, type StandIns } from '../facts/index.ts'
 import { stateMatches } from '../gates/index.ts'
+import { letIn, type ChosenSheet } from '../market/index.ts'
 import { byFit, createBoard, listLeftOut, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
 import { createFindSpecies } from '../brief/index.ts'
 import { ENGINE_VERSION, LADDER } from '../tables/constants.ts'
@@ -27,8 +28,8 @@ function withAllergy(brief: Brief, allergen: ResolvedOffer['allergen']): Brief {
 }
 
 /** Where nothing is said, what stands in for an animal is of its kind: another allergen class never comes unasked. */
-function ofItsKind(brief: Brief, sheet: OfferSheet, species: string | undefined): Brief {
-  const missing = sheet.offers.find((offer) => offer.species === species)
+function ofItsKind(brief: Brief, sheet: ChosenSheet, species: string | undefined): Brief {
+  const missing = (sheet.chosenFrom ?? sheet).offers.find((offer) => offer.species === species)
   return brief.kinds || !missing ? brief : { ...brief, kinds: [kindOf(missing)] }
 }
 
@@ -58,23 +59,26 @@ function whyEmpty(passing: number, qualified: number, because: MissingReason | n
 /**
  * What to take instead: every passing fish by stand-in score, a ladder of up to four that do not fail together, with what changes, and the
  * tempting ones that would be wrong. Pure and independent of input order.
- * @param request already valid by its schema   @returns stand-ins, or every problem of the request with its place
+ * @param request already valid by its schema
+ * @param sheet who may stand in: of a day, or of what of it can be bought; the missing fish is known by all of the day
+ * @returns stand-ins, or every problem of the request with its place
  */
 export function findStandIns(
   request: StandInsRequest,
-  sheet: OfferSheet,
+  sheet: ChosenSheet,
   { today }: { today: string },
 ): Result<StandIns, readonly Problem[]> {
   const { brief: asked, missing: name, missingOffer, because } = splitRequest(request)
-  const species = createFindSpecies(sheet.offers)(name)
+  const species = createFindSpecies((sheet.chosenFrom ?? sheet).offers)(name)
+  const judged = species ? letIn(sheet, [species]) : sheet
   const brief = ofItsKind(asked, sheet, species)
-  const first = createBoard(brief, sheet, today)
+  const first = createBoard(brief, judged, today)
   if (!first.ok) return first
   if (!species) return { ok: false, error: [{ path: '/missing', message: say('problem.no-fish', { name }) }] }
   const known = pickMissing(first.value, species, missingOffer)
   if (!known)
     return { ok: false, error: [{ path: '/missingOffer', message: say('problem.no-offer', { offer: missingOffer ?? '', species }) }] }
-  const again = because === 'allergy' ? createBoard(withAllergy(brief, known.candidate.offer.allergen), sheet, today) : first
+  const again = because === 'allergy' ? createBoard(withAllergy(brief, known.candidate.offer.allergen), judged, today) : first
   if (!again.ok) return again
   const board = boardForMissing(again.value, known)
   const missing = board.entries.find(({ candidate }) => candidate.offer.id === known.candidate.offer.id) ?? known
@@ -82,15 +86,16 @@ export function findStandIns(
 }
 
 interface AssembleOptions {
-  readonly sheet: OfferSheet
+  readonly sheet: ChosenSheet
   readonly askedAs: string | undefined
 }
 
 function assemble(board: Board, missing: Entry, because: MissingReason | null, { sheet, askedAs }: AssembleOptions): StandIns {
   const { offer } = missing.candidate
+  const there = new Set(sheet.offers.map(({ id }) => id))
   // What is missing stands for nobody: another offer of its species may.
   const passing = pickStanding(
-    board.considered.filter(({ gates, candidate }) => gates.length === 0 && candidate.offer.id !== offer.id),
+    board.considered.filter(({ gates, candidate: { offer: one } }) => gates.length === 0 && one.id !== offer.id && there.has(one.id)),
     board.brief,
     board.scoring,
   )

@@ -10,7 +10,6 @@ import type {
   Result,
   SeenFish,
   SpeciesSheet,
-  StandIns,
   StandInsRequest,
   SwapMap,
   TurningPoints,
@@ -56,6 +55,7 @@ import type {
   ShownLineUp,
   FishFirstOptions,
   ShownPot,
+  ShownStandIns,
 } from './questions.ts'
 import type { SheetShelf } from './sheetShelf.ts'
 
@@ -206,9 +206,12 @@ export function createEngine(shelf: SheetShelf) {
       if (!plan.ok) return plan
       return { ok: true, value: { plan: plan.value, onlyOffered: sheet !== laid.sheet, offered: countSpecies(laid.offered()) } }
     },
-    standIns: async (ref: SheetRef, request: StandInsRequest): Promise<Result<StandIns, readonly Problem[]>> => {
-      const { sheet, today } = await open(ref)
-      return tell(findStandIns(request, sheet, { today }))
+    standIns: async (ref: SheetRef, request: StandInsRequest, only?: OnlyOffered): Promise<Result<ShownStandIns, readonly Problem[]>> => {
+      const laid = await open(ref)
+      const sheet = chooseSheet(laid, request, only)
+      const found = tell(findStandIns(request, sheet, { today: laid.today }))
+      if (!found.ok) return found
+      return { ok: true, value: { standIns: found.value, onlyOffered: sheet !== laid.sheet, offered: countSpecies(laid.offered()) } }
     },
     /** Which fish stand in for which in one way of cooking; every pair is compared once for each way and day. */
     swapMap: async (ref: SheetRef, method: Method): Promise<Result<SwapMap, readonly Problem[]>> => {

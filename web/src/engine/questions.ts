@@ -8,6 +8,7 @@ import type {
   PotPlan,
   ResolvedOffer,
   ServingRecord,
+  StandIns,
 } from '@tender-gill/contract'
 import type { SheetRef } from './sheetRef.ts'
 
@@ -78,6 +79,14 @@ export interface FishFirstOptions {
   readonly only?: OnlyOffered
   /** The offers of the days on which dishes are served; a dish of no such day is answered from the sheet of the question. */
   readonly ofDays?: ReadonlyMap<string, SheetRef>
+}
+
+/** Stand-ins, and of what they are chosen. */
+export interface ShownStandIns {
+  readonly standIns: StandIns
+  readonly onlyOffered: boolean
+  /** Species that can be bought. */
+  readonly offered: number
 }
 
 export interface ShownPot {

@@ -10,6 +10,7 @@ import { describeProblem } from '../../parts/dishWords.ts'
 import { useAnswer, useSheet } from '../../engine/index.ts'
 import { FishSearch } from '../../parts/FishSearch.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
+import { useOnlyOffered } from '../../state/useOnlyOffered.ts'
 import { useSearch } from '../../state/useSearch.ts'
 import { readAbsence, toRequest, writePair, type TypedAbsence } from './absenceParams.ts'
 import { MarkForm } from './MarkForm.tsx'
@@ -18,7 +19,8 @@ import { StandingAbsences } from './StandingAbsences.tsx'
 
 function Marking({ typed, onDone }: { readonly typed: TypedAbsence; readonly onDone: () => void }) {
   const [, change] = useSearch()
-  const request = toRequest(typed)
+  const [only] = useOnlyOffered()
+  const request = toRequest(typed, only !== false)
   const { data: plan, currentData, error, refetch } = useAbsencePlanQuery(request ?? skipToken)
   const offers = useAnswer(useSheet(), typed.species, (desk) => desk.offersOf(typed.species))?.value ?? []
   const [mark, { isLoading }] = useMarkAbsentMutation()

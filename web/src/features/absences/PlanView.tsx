@@ -9,6 +9,8 @@ import { HEADING, INK } from '../../theme.ts'
 import type { TypedAbsence } from './absenceParams.ts'
 import { MovedDish } from './MovedDish.tsx'
 import { Supplies } from './Supplies.tsx'
+import { OnlyOfferedSwitch } from '../../parts/OnlyOfferedSwitch.tsx'
+import { useOnlyOffered } from '../../state/useOnlyOffered.ts'
 import { useOffers } from '../../engine/index.ts'
 
 /** The moves of a plan, as they are confirmed. */
@@ -41,6 +43,7 @@ interface Props {
 /** What every dish takes instead, settled together; one press moves them all. */
 export function PlanView({ plan, typed, busy, failure, onPair, onConfirm }: Props) {
   const moves = listMoves(plan)
+  const [only] = useOnlyOffered()
   const offers = useOffers(
     useMemo(() => plan.dishes.flatMap(({ ladder, move }) => ladder[move ?? -1]?.offerId ?? []), [plan]),
     undefined,
@@ -60,6 +63,7 @@ export function PlanView({ plan, typed, busy, failure, onPair, onConfirm }: Prop
           </Typography>
         )}
       </Box>
+      <OnlyOfferedSwitch onlyOffered={plan.offered > 0 && only !== false} offered={plan.offered} />
       {plan.leads.length > 0 && (
         <Typography variant="body2" sx={{ mt: 0.5 }}>
           It leads {plan.leads.map(({ dish }) => `“${dish}”`).join(', ')}, where nothing is taken yet: another will lead there.

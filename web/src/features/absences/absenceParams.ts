@@ -63,15 +63,18 @@ export function writePair(search: URLSearchParams, name: string, key: string, va
 /** Kilos out of what was typed; undefined where it is no amount. */
 export const parseKilos = (text: string): number | undefined => typedNumber(text, { least: 0, most: 100_000 })
 
-/** The question to the planner; null while the days are upside down. */
-export function toRequest({ species, offerId, because, from, to, supplies, holds }: TypedAbsence): AbsencePlanRequest | null {
+/** The question to the planner; null while the days are upside down. @param onlyOffered whether what can be bought stands in, or any fish of the book */
+export function toRequest(
+  { species, offerId, because, from, to, supplies, holds }: TypedAbsence,
+  onlyOffered = true,
+): AbsencePlanRequest | null {
   if (to < from) return null
   const known: Supply[] = [...supplies].flatMap(([name, text]) => {
     const kg = parseKilos(text)
     return kg === undefined ? [] : [{ species: name, kg }]
   })
   const held: Hold[] = [...holds].map(([servingId, name]) => ({ servingId, species: name === '' ? null : name }))
-  return { species, offerId, because, from, to, supplies: known, holds: held }
+  return { species, offerId, because, from, to, supplies: known, holds: held, ...(onlyOffered ? {} : { onlyOffered }) }
 }
 
 /** Where a fish is marked missing, with what is known of it. */

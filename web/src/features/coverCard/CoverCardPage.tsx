@@ -162,8 +162,8 @@ function Card({ card }: { readonly card: CoverCard }) {
         </Box>
       )}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5 }}>
-        Wherever another fish is served: change the menu, tell the floor and the allergen sheet. Minutes within a fifth; chances compiled.
-        Follow your local authority’s advice.
+        Stand-ins are of what your lists offer, where there are lists. Wherever another fish is served: change the menu, tell the floor and
+        the allergen sheet. Minutes within a fifth; chances compiled. Follow your local authority’s advice.
       </Typography>
     </>
   )

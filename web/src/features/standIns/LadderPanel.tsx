@@ -20,7 +20,7 @@ export const LadderPanel = memo(function LadderPanel({ dish, leader }: Props) {
   const decide = useDecide(dish)
   const answer = useStandIns(dish.brief, missing && { species: missing.species, offerId: missing.offerId })
   if (!leader || !missing) return null
-  const standIns = answer?.value.ok ? answer.value.value : undefined
+  const standIns = answer?.value.ok ? answer.value.value.standIns : undefined
   const take = () => decide(leader)
   return (
     <Paper component="section" aria-label="If it is not there" sx={{ p: 2 }}>

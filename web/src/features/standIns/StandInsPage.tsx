@@ -19,12 +19,13 @@ import { absencePath } from '../absences/index.ts'
 import { DishAlert } from '../alerts/index.ts'
 import { useDecide } from '../decisions/index.ts'
 import { describeProblem } from '../../parts/dishWords.ts'
+import { OnlyOfferedSwitch } from '../../parts/OnlyOfferedSwitch.tsx'
 import { DishGate } from '../../parts/DishGate.tsx'
 import { useLineUp } from '../lineUp/index.ts'
 import { LadderDrawing } from './LadderDrawing.tsx'
 import { describeReason } from './describeReason.ts'
 import { useStandIns } from './useStandIns.ts'
-import { useOffers } from '../../engine/index.ts'
+import { useOffers, type ShownStandIns } from '../../engine/index.ts'
 import { useSearch } from '../../state/useSearch.ts'
 import { WhatIsThis } from '../../parts/WhatIsThis.tsx'
 
@@ -63,7 +64,7 @@ function MissingHeader({ standIns, print, fit }: HeaderProps) {
   )
 }
 
-function OrderList({ dish, standIns }: { readonly dish: Dish; readonly standIns: StandIns }) {
+function OrderList({ dish, shown: { standIns, onlyOffered } }: { readonly dish: Dish; readonly shown: ShownStandIns }) {
   const decide = useDecide(dish)
   const [all, setAll] = useState(false)
   const rows = useMemo(() => (all ? standIns.order : standIns.order.slice(0, SHOWN)), [all, standIns])
@@ -75,7 +76,8 @@ function OrderList({ dish, standIns }: { readonly dish: Dish; readonly standIns:
     <Paper component="section" aria-label="Everyone who could stand in" sx={{ p: 2 }}>
       <Typography variant="h2">Everyone who could stand in</Typography>
       <Typography variant="body2" color="text.secondary" gutterBottom>
-        {standIns.order.length} pass. The score weighs likeness to {standIns.missing.common}, and fit in the dish as it is served with it.
+        {standIns.order.length} {onlyOffered ? 'on your lists ' : ''}pass. The score weighs likeness to {standIns.missing.common}, and fit
+        in the dish as it is served with it.
       </Typography>
       <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {rows.map((row) => {
@@ -163,8 +165,9 @@ function StandInsView({ dish }: { readonly dish: Dish }) {
   const answer = useStandIns(dish.brief, fish && { species: fish.species, offerId: fish.offerId, because: because ?? undefined })
   const plain = useStandIns(dish.brief, fish && { species: fish.species, offerId: fish.offerId })
   const decide = useDecide(dish)
-  const standIns = answer?.value.ok ? answer.value.value : undefined
-  const without = plain?.value.ok ? plain.value.value : undefined
+  const shown = answer?.value.ok ? answer.value.value : undefined
+  const standIns = shown?.standIns
+  const without = plain?.value.ok ? plain.value.value.standIns : undefined
   const offers = useOffers(
     useMemo(() => (standIns ? [standIns.missing.offerId] : []), [standIns]),
     dish.brief.date,
@@ -176,7 +179,7 @@ function StandInsView({ dish }: { readonly dish: Dish }) {
         No fish can do this dish as it stands, so there is nothing to stand in for. See the line-up for who came close.
       </Alert>
     )
-  if (!standIns) return <Waiting what="the stand-ins" shape="rows" />
+  if (!shown || !standIns) return <Waiting what="the stand-ins" shape="rows" />
   const offer = offers.get(standIns.missing.offerId)
   if (missing === null && dish.choice !== null) setMissing(dish.choice)
   return (
@@ -228,6 +231,7 @@ function StandInsView({ dish }: { readonly dish: Dish }) {
             {describeReason(because, without, standIns)}
           </Typography>
         )}
+        <OnlyOfferedSwitch onlyOffered={shown.onlyOffered} offered={shown.offered} />
         <LadderDrawing standIns={standIns} onTake={(rung) => void decide(rung)} takenId={dish.choice?.offerId} />
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
           <Button component={Link} to={absencePath({ ...standIns.missing, because: because ?? undefined })} variant="outlined">
@@ -238,7 +242,7 @@ function StandInsView({ dish }: { readonly dish: Dish }) {
           </Button>
         </Box>
       </Paper>
-      <OrderList dish={dish} standIns={standIns} />
+      <OrderList dish={dish} shown={shown} />
     </Box>
   )
 }

@@ -1,5 +1,6 @@
-import type { Brief, MissingReason, Problem, Result, StandIns } from '@tender-gill/contract'
-import { nameQuestion, useAnswer, useSheet, type Answer } from '../../engine/index.ts'
+import type { Brief, MissingReason, Problem, Result } from '@tender-gill/contract'
+import { nameQuestion, useAnswer, useSheet, type Answer, type ShownStandIns } from '../../engine/index.ts'
+import { useOnlyOffered } from '../../state/useOnlyOffered.ts'
 
 export interface Missing {
   readonly species: string
@@ -7,20 +8,24 @@ export interface Missing {
   readonly because?: MissingReason | undefined
 }
 
-/** Stand-ins for a fish in a dish, a moment after the dish came to rest. */
-export function useStandIns(brief: Brief, missing: Missing | undefined): Answer<Result<StandIns, readonly Problem[]>> | undefined {
+/** Stand-ins for a fish in a dish, of what can be bought where the kitchen's switch says so, a moment after the dish came to rest. */
+export function useStandIns(brief: Brief, missing: Missing | undefined): Answer<Result<ShownStandIns, readonly Problem[]>> | undefined {
   const sheet = useSheet(brief.date)
-  const key = missing ? nameQuestion([missing, brief]) : null
+  const [only] = useOnlyOffered()
+  const key = missing ? nameQuestion([missing, brief, only]) : null
   return useAnswer(
     sheet,
     key,
     async (desk) =>
-      await desk.standIns({
-        ...brief,
-        missing: missing?.species ?? '',
-        ...(missing?.offerId ? { missingOffer: missing.offerId } : {}),
-        ...(missing?.because ? { because: missing.because } : {}),
-      }),
+      await desk.standIns(
+        {
+          ...brief,
+          missing: missing?.species ?? '',
+          ...(missing?.offerId ? { missingOffer: missing.offerId } : {}),
+          ...(missing?.because ? { because: missing.because } : {}),
+        },
+        only,
+      ),
     200,
   )
 }
