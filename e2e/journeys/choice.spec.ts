@@ -119,6 +119,7 @@ test('what the house is used to pay and how it buys is asked of every dish, and 
   await choose(page.getByRole('combobox', { name: 'Whole or cut' }), 'whole, and cut here')
   await expect(page.getByRole('combobox', { name: 'Whole or cut' })).toHaveText('whole, and cut here')
   await expect(usual).toHaveValue('3.50')
+  await waitUntilKept(page)
   await page.reload()
   await expect(usual).toHaveValue('3.50')
   await page.goto('/dishes/saffron-rice/line-up')

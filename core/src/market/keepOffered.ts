@@ -5,18 +5,25 @@ export interface ChosenSheet extends OfferSheet {
   readonly chosenFrom?: OfferSheet
 }
 
+/** Sheets never change: what can be bought of one is found once. */
+const kept = new WeakMap<OfferSheet, ChosenSheet>()
+
 /**
  * What can be bought on a day: the offers that have a price, bought in the forms that have one. What can be cut from such a form still can.
  * @returns a sheet of its own; empty of offers where nothing has a price
  */
 export function keepOffered(sheet: OfferSheet): ChosenSheet {
+  const ready = kept.get(sheet)
+  if (ready) return ready
   const offers = sheet.offers.flatMap((offer) => {
     const priced = new Set(offer.prices.map(({ form }) => form))
     if (!offer.forms.some(({ form }) => priced.has(form))) return []
     // A form nobody sells is no way to buy it, and still what is cut from the others.
     return [{ ...offer, forms: offer.forms.map((one) => (priced.has(one.form) ? one : { ...one, sold: false })) }]
   })
-  return { ...sheet, offers, chosenFrom: sheet }
+  const offered = { ...sheet, offers, chosenFrom: sheet }
+  kept.set(sheet, offered)
+  return offered
 }
 
 /**

@@ -13,7 +13,8 @@ export interface ThreadSettings {
 const port = parentPort
 if (!port) throw new Error('a computing thread has a parent')
 const { databaseUrl, clock } = workerData as ThreadSettings
-const { db } = openDatabase({ url: databaseUrl, connections: 4, onBrokenConnection: () => undefined })
+// A thread that computes hears late that it is connected: a database that is away refuses at once, and needs no short patience.
+const { db } = openDatabase({ url: databaseUrl, connections: 4, patienceMs: 15_000, onBrokenConnection: () => undefined })
 const compute = createLocalCompute(createDesk(db, clock ? () => new Date(clock) : () => new Date()))
 const leaving = new Map<number, AbortController>()
 const tell = (message: FromThread): void => port.postMessage(message)

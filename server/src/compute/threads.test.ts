@@ -2,6 +2,7 @@ import type { Kitchen } from '@tender-gill/contract'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { startTestServer, NOW, type TestServer } from '../testing/testServer.ts'
 import type { Compute } from './index.ts'
+import { toError, toMessage } from './messages.ts'
 import { GoneAway } from './study.ts'
 import { startThreads } from './threads.ts'
 
@@ -37,6 +38,12 @@ describe('a thread that computes', () => {
     const price = { species: 'Zeus faber', form: 'whole', price: 20, currency: 'EUR', unit: 'kg', date: '2026-06-13' }
     await server.call('/api/prices', { method: 'POST', body: { price } })
     expect((await threads.ask('sheetName', kitchen, {})).snapshot).not.toBe(before.snapshot)
+  })
+
+  it('tells of a database that is away in the words of its driver, so that it is known for what it is', () => {
+    const away = new Error('Failed query: select', { cause: new Error('timeout exceeded when trying to connect') })
+    const told = toMessage(1, away)
+    expect(told.say === 'fail' && toError(structuredClone(told)).cause).toMatchObject({ message: 'timeout exceeded when trying to connect' })
   })
 
   it('leaves a study when the one who asked does, and answers the next', async () => {

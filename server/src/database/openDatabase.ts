@@ -23,11 +23,13 @@ export interface OpenOptions {
   /** Told of a connection that broke, idle or in the middle of a transaction; without a listener it would end the process. */
   readonly onBrokenConnection: (error: Error) => void
   readonly connections?: number
+  /** How long a connection is waited for, ms. */
+  readonly patienceMs?: number
 }
 
 /** Opens a pool that gives up quickly when the database is away, so that a request is answered rather than left hanging. */
-export function openDatabase({ url, onBrokenConnection, connections = 8 }: OpenOptions): OpenDatabase {
-  const pool = new pg.Pool({ connectionString: url, max: connections, connectionTimeoutMillis: 3000, query_timeout: 15_000 })
+export function openDatabase({ url, onBrokenConnection, connections = 8, patienceMs = 3000 }: OpenOptions): OpenDatabase {
+  const pool = new pg.Pool({ connectionString: url, max: connections, connectionTimeoutMillis: patienceMs, query_timeout: 15_000 })
   // The pool listens to idle connections alone: one that a transaction holds between two queries would end the process.
   pool.on('connect', (client) => client.on('error', onBrokenConnection))
   pool.on('error', onBrokenConnection)

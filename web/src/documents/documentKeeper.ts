@@ -26,7 +26,9 @@ export function readDrafts(storage: Pick<Storage, 'getItem'>, kitchenId: string)
     { ...(draft as object), kind: 'serving', id, base: null, command: null, theirs: null, state: 'unsaved' },
   ])
   const kept = Object.entries(readStored(storage, placeOf(kitchenId)))
-  return Object.fromEntries([...former, ...kept].filter((entry): entry is [string, Draft] => isDraft(entry[1])))
+  const drafts = [...former, ...kept].filter((entry): entry is [string, Draft] => isDraft(entry[1]))
+  // Whatever carried it went with the page that was left.
+  return Object.fromEntries(drafts.map(([key, draft]) => [key, draft.state === 'carried' ? { ...draft, state: 'unsaved' } : draft]))
 }
 
 interface Options {
@@ -68,6 +70,7 @@ export function createDocumentKeeper({ store, listener, storage, kitchenId }: Op
   const sendDraft = async (key: string): Promise<'done' | 'again'> => {
     const draft = store.getState().documents[key]
     if (!draft || draft.state === 'conflict') return 'done'
+    if (draft.state === 'carried') return 'again'
     const command = draft.command ?? crypto.randomUUID()
     store.dispatch(draftMarked({ key, state: 'saving', command }))
     const answer = await save(draft, command)

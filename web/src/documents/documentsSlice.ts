@@ -10,7 +10,8 @@ export interface Draft<K extends DocumentKind = DocumentKind> {
   /** As the server had it when it was first typed over: what two versions are compared with. Null where that is not known. */
   readonly base: InputOf<K> | null
   readonly revision: number
-  readonly state: 'unsaved' | 'saving' | 'waiting' | 'refused' | 'conflict'
+  /** `carried`: another command takes it along, and it is not sent beside that. */
+  readonly state: 'unsaved' | 'saving' | 'carried' | 'waiting' | 'refused' | 'conflict'
   readonly problems: readonly Problem[]
   /** The key under which it is sent: the same until what is sent changes, over a reload too, so that the server carries it out once. */
   readonly command: string | null

@@ -3,5 +3,6 @@ export { documentsReducer, documentTyped, draftDropped, draftMarked, draftRebase
 export { historyReducer, type Step } from './historySlice.ts'
 export { DraftNotice, KeptLine } from './KeptState.tsx'
 export { DOCUMENT_COMMANDS, nameDocument, type DocumentKind } from './kinds.ts'
+export { whenSent } from './whenSent.ts'
 export { useDocument, type OpenDocument } from './useDocument.ts'
 export { useHistory, type Undoing } from './useHistory.ts'

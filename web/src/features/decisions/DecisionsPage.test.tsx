@@ -9,6 +9,21 @@ describe('decisions', () => {
     expect(await screen.findByText(/Nothing yet\. Take a fish in the/)).toBeDefined()
   })
 
+  it('take along what was typed a moment before, and clash with nothing of their own', async () => {
+    const server = await openPage('/dishes/stew/line-up', KITCHEN)
+    const list = await screen.findByRole('list', { name: 'Fish that can do it' })
+    fireEvent.keyDown(screen.getByRole('slider', { name: 'Firmness from' }), { key: 'ArrowLeft' })
+    const first = within(list).getAllByRole('listitem')[0] as HTMLElement
+    fireEvent.click(within(first).getAllByRole('button')[0] as HTMLElement)
+    fireEvent.click(within(first).getByRole('button', { name: /^Take / }))
+    await waitFor(async () => expect(await server.taken('stew')).toBeDefined())
+    expect((await server.brief('stew'))?.asks?.firmness).toBeDefined()
+    // Longer than what is typed rests before it is sent by itself.
+    await new Promise((resolve) => setTimeout(resolve, 900))
+    expect(server.asked.filter((one) => /^PUT/.test(one))).toEqual([])
+    expect(screen.queryByText(/changed in the meantime/)).toBeNull()
+  })
+
   it('are kept when a fish is taken, reopened as they were, and told apart from today', async () => {
     const server = await openPage('/dishes/stew/line-up', KITCHEN)
     const status = await screen.findByRole('status', { name: 'Who stands first' })

@@ -2,7 +2,7 @@ import type { Choice } from '@tender-gill/contract'
 import { useCallback } from 'react'
 import { useDispatch, useStore } from 'react-redux'
 import { api } from '../../api/api.ts'
-import { draftDropped, draftMarked, draftRebased, nameDocument, type Draft } from '../../documents/index.ts'
+import { draftDropped, draftMarked, draftRebased, nameDocument, whenSent, type Draft } from '../../documents/index.ts'
 import type { AppDispatch, RootState } from '../../state/store.ts'
 import { useOnlyOffered } from '../../state/useOnlyOffered.ts'
 import type { Dish } from '../../state/useDish.ts'
@@ -25,9 +25,12 @@ export function useDecide({ id, brief }: Pick<Dish, 'id' | 'brief'>): (choice: C
   return useCallback(
     async ({ species, offerId, form, beside }) => {
       const key = nameDocument('serving', id)
+      // What is on its way to the server has to be there first: the decision rests on it.
+      await whenSent(store, key)
       const draftNow = () => store.getState().documents[key] as Draft<'serving'> | undefined
       const draft = draftNow()
       const typed = draft ? { brief, revision: draft.revision } : {}
+      if (draft) dispatch(draftMarked({ key, state: 'carried' }))
       const answer = await decide({
         servingId: id,
         species,
@@ -40,7 +43,7 @@ export function useDecide({ id, brief }: Pick<Dish, 'id' | 'brief'>): (choice: C
       if (answer.data) {
         // What was typed is kept with the choice: nothing waits to be sent any more.
         const record = await dispatch(api.endpoints.serving.initiate(id, { forceRefetch: true, subscribe: false }))
-        if (draft && draftNow()?.input === draft.input) dispatch(draftDropped(key))
+        if (draft && JSON.stringify(draftNow()?.input) === JSON.stringify(draft.input)) dispatch(draftDropped(key))
         else if (draft && record.data) {
           dispatch(draftMarked({ key, state: 'conflict', theirs: toTheirs(record.data) }))
           dispatch(draftRebased({ key }))
@@ -52,6 +55,7 @@ export function useDecide({ id, brief }: Pick<Dish, 'id' | 'brief'>): (choice: C
       const details = toProblemDetails(answer.error)
       if (draft && details?.status === 409)
         dispatch(draftMarked({ key, state: 'conflict', theirs: toTheirs(details.current as ServingRecord) }))
+      else if (draftNow()?.state === 'carried') dispatch(draftMarked({ key, state: 'unsaved' }))
       return false
     },
     [brief, decide, dispatch, id, only, store],

@@ -1,0 +1,3 @@
+export { stepBuySheet, writeBuySheet, type BuyContext, type BuyDays } from './writeBuySheet.ts'
+export { findSeller, type Seller, type Trade } from './findSeller.ts'
+export { readGrade } from './findQuotes.ts'

@@ -1,0 +1,154 @@
+import type { Brief, Fact, Form, Price, ResolvedOffer, ResolvedPrice, Result, TakenFish } from '@tender-gill/contract'
+import { computePortionCost, computePortionToBuyG, creditTrimPerKg, findPrice } from '../amounts/index.ts'
+import { createFindSpecies, normaliseBrief } from '../brief/index.ts'
+import { say, type Amounts, type BuyLine, type NormalisedBrief } from '../facts/index.ts'
+import { chooseOffered, type ChosenSheet } from '../market/index.ts'
+import { answerAmounts, computeWeightForRiskG, piecesOf, type GradeRange } from '../purchase/index.ts'
+import { findStandIns } from '../standIns/index.ts'
+import { findForms } from '../traits/index.ts'
+import { findSeller, type Seller, type Trade } from './findSeller.ts'
+import { gradeOf } from './findQuotes.ts'
+import { listAsks } from './listAsks.ts'
+
+/** One fish for one serving, before it is put together with others. */
+export interface Wanted {
+  readonly key: string
+  readonly seller: Seller
+  readonly offer: ResolvedOffer
+  readonly form: Form
+  readonly grade: GradeRange | null
+  readonly packG: number | null
+  readonly quote: Price | null
+  readonly price: ResolvedPrice | undefined
+  readonly asked: BuyLine['asked']
+  readonly limit: BuyLine['limit']
+  /** Weight that is wanted, unrounded, g. */
+  readonly needG: number
+  /** Fish that the serving would take alone; null where none are counted. */
+  readonly alone: number | null
+  readonly asks: readonly Fact[]
+  readonly serving: Omit<BuyLine['servings'][number], 'needG'>
+  readonly standIns: BuyLine['standIns']
+  readonly cautions: BuyLine['cautions']
+}
+
+/** A serving with one of its fish, which shares the portions with the others. */
+export interface WantedFish {
+  readonly serving: Wanted['serving']
+  readonly brief: Brief
+  readonly fish: TakenFish
+  /** Kinds of fish among which the portions are shared. */
+  readonly kinds: number
+}
+
+const COUNTED: ReadonlySet<Form> = new Set<Form>(['whole', 'gutted'])
+type Answer<T> = Result<T, Fact>
+
+/** The form to ask for: the one taken where somebody sells it so, else the one sold that costs least on the plate. */
+function chooseForm(offer: ResolvedOffer, taken: Form, brief: NormalisedBrief): Form {
+  if (findPrice(offer, taken)) return taken
+  const sold = findForms(offer, brief).flatMap((form) => {
+    const cost = computePortionCost(offer, form, brief)
+    return cost ? [{ form, cost: cost.typical }] : []
+  })
+  return sold.sort((a, b) => a.cost - b.cost)[0]?.form ?? taken
+}
+
+/** How an offer is bought: whole fish of a size, or packs, as its quote says. */
+function readHow(form: Form, quote: Price | null): { grade?: GradeRange; packG?: number } {
+  if (!quote) return {}
+  if (COUNTED.has(form)) {
+    const grade = gradeOf(quote)
+    return grade ? { grade } : {}
+  }
+  return quote.eachG !== undefined && (quote.unit === 'box' || quote.unit === 'each') ? { packG: quote.eachG } : {}
+}
+
+/** What is wanted of it before rounding: where fish are counted, so that their number is right alone and in a sum. */
+function unroundedG({ needG, weightG, kept, buy, grade, shortChanceTaken }: Amounts & { readonly shortChanceTaken: number }): number {
+  if (buy.count === null || grade === null) return weightG
+  const { eachG, variance } = piecesOf(grade)
+  if (grade.suits !== null) return buy.count * eachG
+  return computeWeightForRiskG(needG, { mean: kept.mean, sd: Math.sqrt(kept.sd ** 2 + variance / buy.count) }, shortChanceTaken)
+}
+
+/** Beyond this price it is not bought without another look: what the dish allows for a portion, or the most that is asked on a day. */
+function findLimit(offer: ResolvedOffer, form: Form, brief: NormalisedBrief): BuyLine['limit'] {
+  const price = findPrice(offer, form)
+  if (!price) return null
+  const { low: _low, typical, high } = price.perKg
+  const most = brief.asks.portionCost?.to
+  const cost = computePortionCost(offer, form, brief)
+  const kg = computePortionToBuyG(offer, form, brief).typical / 1000
+  const allowed = cost && most !== undefined && most !== null && kg > 0 ? most / kg + creditTrimPerKg(offer, form, brief) : Infinity
+  return allowed >= typical && allowed < high ? { perKg: allowed, because: 'dish' } : { perKg: high, because: 'estimate' }
+}
+
+interface Context extends Trade {
+  readonly today: string
+  /** Chance of falling short that is taken. */
+  readonly shortChance: number
+}
+
+function listStandIns({ serving, brief, fish, kinds }: WantedFish, sheet: ChosenSheet, { today }: Context): BuyLine['standIns'] {
+  const offered = chooseOffered(sheet, brief)
+  const found = findStandIns({ ...brief, missing: fish.species, missingOffer: fish.offerId }, offered, { today })
+  if (!found.ok) return []
+  const byId = new Map(offered.offers.map((offer) => [offer.id, offer]))
+  const allergen = sheet.offers.find(({ id }) => id === fish.offerId)?.allergen
+  return found.value.ladder.flatMap(({ species, common, offerId, offer: label, form, standIn, changes }) => {
+    const offer = byId.get(offerId)
+    const bought = answerAmounts({ ...brief, fish: species, offer: offerId, form }, sheet, { today })
+    if (!offer || !bought.ok) return []
+    const { g, count } = bought.value.buy
+    const price = findPrice(offer, form)
+    return [
+      {
+        ...{ servingId: serving.servingId, dish: serving.dish, species, common, offerId, offer: label, form, standIn },
+        ...{ g: g / kinds, count: count === null ? null : Math.ceil(count / kinds) },
+        ...{ merchant: price?.merchant ?? null, perKg: price?.perKg.typical ?? null, currency: price?.currency ?? null },
+        change: changes[0]?.sentence ?? null,
+        otherAllergen: offer.allergen !== allergen,
+      },
+    ]
+  })
+}
+
+/**
+ * One fish for one serving: from whom, in which form and size, how much before rounding, what is asked of the merchant, and what is accepted
+ * instead.
+ * @returns a reason where it cannot be bought at all
+ */
+export function findWanted(wanted: WantedFish, sheet: ChosenSheet, context: Context): Answer<Wanted> {
+  const { brief, fish, kinds, serving } = wanted
+  const offer = sheet.offers.find(({ id }) => id === fish.offerId)
+  if (!offer) return { ok: false, error: say('buy.nothing.gone', { fish: fish.species }) }
+  const dish = normaliseBrief(brief, { findSpecies: createFindSpecies(sheet.offers), today: context.today, leanings: sheet.leanings })
+  if (!dish.ok) return { ok: false, error: say('buy.nothing.no-fish') }
+  const form = chooseForm(offer, fish.form, dish.value)
+  const { seller, quote, perKg } = findSeller(offer, form, serving.date, context)
+  const how = readHow(form, quote)
+  const asked = { ...brief, fish: fish.species, offer: offer.id, form, shortChance: context.shortChance, ...how }
+  const amounts = answerAmounts(asked, sheet, { today: context.today })
+  if (!amounts.ok) return { ok: false, error: amounts.error[0]?.message ?? say('buy.nothing.no-fish') }
+  const { buy, grade, portions, weightG, cautions } = amounts.value
+  const ofGrade = buy.count === null ? null : grade && { fromG: grade.fromG, toG: grade.toG }
+  const packG = how.packG ?? null
+  const size = ofGrade ? `${ofGrade.fromG}-${ofGrade.toG}` : (packG ?? '')
+  return {
+    ok: true,
+    value: {
+      key: [seller.name ?? '', seller.order?.delivery ?? serving.date ?? '', offer.id, form, size].join('|'),
+      ...{ seller, offer, form, packG, quote, serving },
+      grade: ofGrade,
+      price: findPrice(offer, form),
+      asked: perKg === null ? null : { perKg, date: quote?.date ?? null },
+      limit: findLimit(offer, form, dish.value),
+      needG: unroundedG({ ...amounts.value, shortChanceTaken: context.shortChance }) / kinds,
+      alone: buy.count === null || kinds > 1 ? null : buy.count,
+      asks: listAsks({ offer, form, portionG: weightG / portions }, dish.value),
+      standIns: listStandIns(wanted, sheet, context),
+      cautions,
+    },
+  }
+}
