@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { SentenceText } from './facts.ts'
 import { Caution } from './lineUp.ts'
-import { PurchaseRecord } from './purchases.ts'
+import { KeptPurchase } from './purchases.ts'
 import { closed, Currency, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
 import { FORMS } from './vocabulary.ts'
 
@@ -68,7 +68,7 @@ export const BuyLine = closed({
   servings: Type.Array(BuyServing, { minItems: 1 }),
   standIns: Type.Array(BuyStandIn),
   cautions: Type.Array(Caution),
-  purchase: nullable(PurchaseRecord),
+  purchase: nullable(KeptPurchase),
 })
 export type BuyLine = Static<typeof BuyLine>
 
@@ -107,7 +107,7 @@ export const BuySheet = closed(
     /** Servings that wait for a day: on the sheet only where that was asked for. */
     undated: Type.Array(closed({ servingId: Text(40), dish: Text(120) })),
     /** What was ordered or bought for these days and is no longer asked for as it was. */
-    elsewhere: Type.Array(PurchaseRecord),
+    elsewhere: Type.Array(KeptPurchase),
     covers: Type.Integer({ minimum: 0 }),
     spend: Type.Array(closed({ amount: Type.Number(), currency: Currency })),
     engineVersion: Text(20),

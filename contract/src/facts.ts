@@ -12,6 +12,9 @@ export interface Fact {
 /** A number with what it measures. The unit is that of the value; how it is written is the reader's. */
 export type Quantity =
   | { readonly quantity: 'mass'; readonly g: number }
+  /** A mass to be bought, written exactly and never down; a price by mass, of a kilogram. */
+  | { readonly quantity: 'mass-to-buy'; readonly g: number }
+  | { readonly quantity: 'mass-price'; readonly perKg: number; readonly currency: string }
   | { readonly quantity: 'length'; readonly mm: number }
   | { readonly quantity: 'temperature'; readonly celsius: number }
   | { readonly quantity: 'time'; readonly minutes: number }

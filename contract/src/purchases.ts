@@ -30,5 +30,7 @@ export type Purchase = Static<typeof Purchase>
 const stored = { id: Text(40), revision: Type.Integer({ minimum: 1 }), updatedAt: Type.String(), deletedAt: nullable(Type.String()) }
 export const PurchaseInput = closed({ purchase: Purchase }, { $id: 'PurchaseInput' })
 export type PurchaseInput = Static<typeof PurchaseInput>
+/** A purchase as it is kept, within another shape. */
+export const KeptPurchase = closed({ ...stored, purchase: Purchase })
 export const PurchaseRecord = closed({ ...stored, purchase: Purchase }, { $id: 'PurchaseRecord' })
 export type PurchaseRecord = Static<typeof PurchaseRecord>

@@ -1,6 +1,8 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { YearOfDish } from './year.ts'
 import { Absence, AbsenceInput, AbsencePlan, AbsencePlanRequest, AbsenceUndo } from './absences.ts'
+import { BuySheet } from './buySheet.ts'
+import { PurchaseInput, PurchaseRecord } from './purchases.ts'
 import { CoverCard } from './coverCard.ts'
 import { Amounts, AmountsRequest } from './amounts.ts'
 import { Brief, Recipe, StandInsRequest } from './brief.ts'
@@ -90,6 +92,9 @@ export const schemas = {
   AbsenceUndo,
   AnySchema,
   Brief,
+  BuySheet,
+  PurchaseInput,
+  PurchaseRecord,
   ServingInput,
   ServingRecord,
   Changed,

@@ -76,6 +76,7 @@ export { planOrder, type LocalMoment } from './orders/index.ts'
 export { stepSlab, type SlabContext } from './slab/index.ts'
 export { stepAlerts, type DecidedDish } from './alerts/index.ts'
 export {
+  USUAL_SHORT_CHANCE,
   answerAmounts,
   compareForms,
   computeKept,
@@ -87,3 +88,13 @@ export {
   piecesOf,
   splitRest,
 } from './purchase/index.ts'
+export {
+  findSeller,
+  stepBuySheet,
+  writeBuySheet,
+  writeLine,
+  writeMessages,
+  readGrade,
+  type BuyContext,
+  type BuyDays,
+} from './buySheet/index.ts'

@@ -47,6 +47,11 @@ const JOINS: { readonly [C in FactCode]?: string } = {
   'open.if': ', and ',
   'absence.short.others-lose': ' and ',
   'pot.unfilled': ' or the ',
+  'buy.line': '; ',
+  'buy.or-else': ', or ',
+  'buy.message': '\n',
+  'buy.message.no-day': '\n',
+  'buy.messages': '\n\n',
 }
 
 function createForReader(reader: Reader): Words {

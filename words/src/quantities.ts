@@ -124,6 +124,10 @@ export function formatQuantity(quantity: Quantity, terms: Terms, reader: Reader)
   switch (quantity.quantity) {
     case 'mass':
       return formatMass(quantity.g, reader)
+    case 'mass-to-buy':
+      return formatMassToBuy(quantity.g, reader)
+    case 'mass-price':
+      return formatMassPrice(quantity.perKg, quantity.currency, terms, reader)
     case 'length':
       return formatLength(quantity.mm, reader)
     case 'temperature':

@@ -56,6 +56,14 @@ export const market = {
     input: 'MerchantInput',
     record: 'MerchantRecord',
   }),
+  ...recordOperations('purchase', 'purchases', {
+    path: 'purchases',
+    what: 'what was ordered and bought',
+    entity: 'purchase',
+    permission: 'market',
+    input: 'PurchaseInput',
+    record: 'PurchaseRecord',
+  }),
   ...recordOperations('rate', 'rates', {
     path: 'rates',
     what: 'rate of a currency',

@@ -13,6 +13,7 @@ export const ENTITIES = [
   'season',
   'stock',
   'merchant',
+  'purchase',
   'feed',
   'species',
   'leanings',

@@ -4,6 +4,7 @@ import formats from 'ajv-formats'
 import { AbsenceInput, AbsencePlan, AbsencePlanRequest } from '../absences.ts'
 import { Amounts, AmountsRequest } from '../amounts.ts'
 import { Brief, StandInsRequest } from '../brief.ts'
+import { BuySheet } from '../buySheet.ts'
 import { CoverCard } from '../coverCard.ts'
 import { DecisionDetail, DecisionInput, DecisionRerun } from '../decisions.ts'
 import { LineUp } from '../lineUp.ts'
@@ -60,6 +61,7 @@ export const parsePotPlan = createParser(PotPlan)
 export const parseFishFirst = createParser(FishFirst)
 export const parseAbsencePlanRequest = createParser(AbsencePlanRequest)
 export const parseAbsencePlan = createParser(AbsencePlan)
+export const parseBuySheet = createParser(BuySheet)
 export const parseCoverCard = createParser(CoverCard)
 export const parseAbsenceInput = createParser(AbsenceInput)
 export const parseYearOfDish = createParser(YearOfDish)

@@ -1,5 +1,6 @@
 import type { Form, Price, ResolvedOffer } from '@tender-gill/contract'
 import { computePerKg } from '../prices/index.ts'
+import { groupBy } from '../lists/index.ts'
 import type { GradeRange } from '../purchase/index.ts'
 
 /** A quote that speaks of an offer in a form, with what a kilogram of it costs. */
@@ -15,20 +16,25 @@ const speaksOf = ({ species, origin, state, part }: Price, offer: ResolvedOffer)
   (state ?? offer.state) === offer.state &&
   (part ?? offer.part) === offer.part
 
-/** The quotes of an offer in a form, the cheapest first; of one price the later, then by merchant. */
+/** A quote of no day is of now. */
+const dayOf = ({ price }: SpeakingQuote): string => price.date ?? '9999'
+
+/**
+ * What is asked for an offer in a form: of each merchant the latest quote (of one day the cheapest), the cheapest merchant first; in one
+ * currency, that of the offer's own price where it has one.
+ */
 export function findQuotes(quotes: readonly Price[], offer: ResolvedOffer, form: Form): readonly SpeakingQuote[] {
-  return quotes
-    .filter((price) => price.form === form && speaksOf(price, offer))
+  const currency = offer.prices.find((price) => price.form === form)?.currency
+  const speaking = quotes
+    .filter((price) => price.form === form && speaksOf(price, offer) && (currency ?? price.currency) === price.currency)
     .flatMap((price) => {
       const perKg = computePerKg(price)
       return perKg === undefined ? [] : [{ price, perKg }]
     })
-    .sort(
-      (a, b) =>
-        a.perKg - b.perKg ||
-        (b.price.date ?? '').localeCompare(a.price.date ?? '') ||
-        (a.price.merchant ?? '').localeCompare(b.price.merchant ?? ''),
-    )
+  const latest = [...groupBy(speaking, ({ price }) => price.merchant ?? '').values()].flatMap(
+    (own) => [...own].sort((a, b) => (dayOf(b) < dayOf(a) ? -1 : dayOf(b) > dayOf(a) ? 1 : a.perKg - b.perKg))[0] ?? [],
+  )
+  return latest.sort((a, b) => a.perKg - b.perKg || ((a.price.merchant ?? '') < (b.price.merchant ?? '') ? -1 : 1))
 }
 
 const GRAMS: Readonly<Record<string, number>> = { g: 1, kg: 1000 }

@@ -45,6 +45,8 @@ export function findSeller(offer: ResolvedOffer, form: Form, date: string | null
   })
   const first = (state: Seller['state']) => sellers.find(({ seller }) => seller.state === state)
   return (
-    first('open') ?? first('late') ?? first('no-days') ?? { seller: { name: null, merchant: null, order: null, state: 'nobody' }, quote: null, perKg: null }
+    first('open') ??
+    first('late') ??
+    first('no-days') ?? { seller: { name: null, merchant: null, order: null, state: 'nobody' }, quote: null, perKg: null }
   )
 }

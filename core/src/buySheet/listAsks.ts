@@ -30,7 +30,10 @@ export function listAsks({ offer, form, portionG }: Bought, brief: NormalisedBri
     form === 'whole' && say('buy.ask.gut'),
     whole && served && say('buy.ask.fins'),
     whole && !served && cuts && say(format === 'steak' ? 'buy.ask.steaks' : 'buy.ask.fillet'),
-    !served && format !== 'steak' && (FILLETS.has(form) || (whole && cuts)) && (offer.bones['fillet-pinned'] ? say('buy.ask.pin-bone') : false),
+    !served &&
+      format !== 'steak' &&
+      (FILLETS.has(form) || (whole && cuts)) &&
+      (offer.bones['fillet-pinned'] ? say('buy.ask.pin-bone') : false),
     FILLETS.has(form) && say(form === 'fillet-skin-on' ? 'buy.ask.skin-on' : 'buy.ask.skin-off'),
     cuts && format === 'portion' && FILLETS.has(form) && say('buy.ask.portion', { weight: mass(portionG) }),
     cuts && format === 'steak' && brief.thicknessMm !== null && say('buy.ask.thickness', { depth: length(brief.thicknessMm) }),

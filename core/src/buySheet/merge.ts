@@ -29,15 +29,15 @@ function roundUp(wanted: readonly Wanted[], grade: GradeRange | null, packG: num
   return { g, count: null, packs: null, packG: null, roundedUpG: g - needG }
 }
 
-const uniqueBy = <T>(items: readonly T[], keyOf: (item: T) => string): T[] => [...new Map(items.map((item) => [keyOf(item), item])).values()]
+const uniqueBy = <T>(items: readonly T[], keyOf: (item: T) => string): T[] => [
+  ...new Map(items.map((item) => [keyOf(item), item])).values(),
+]
 
 /** What is asked of the merchant: for all of it, or for the part of one dish. */
 function mergeAsks(wanted: readonly Wanted[]): Fact[] {
   const keyed = wanted.map((one) => ({ dish: one.serving.dish, asks: one.asks.map((ask) => ({ ask, key: JSON.stringify(ask) })) }))
   const inAll = (key: string) => keyed.every(({ asks }) => asks.some((ask) => ask.key === key))
-  const told = keyed.flatMap(({ dish, asks }) =>
-    asks.map(({ ask, key }) => (inAll(key) ? ask : say('buy.ask.for-dish', { dish, ask }))),
-  )
+  const told = keyed.flatMap(({ dish, asks }) => asks.map(({ ask, key }) => (inAll(key) ? ask : say('buy.ask.for-dish', { dish, ask }))))
   return uniqueBy(told, (ask) => JSON.stringify(ask))
 }
 
@@ -68,8 +68,7 @@ function mergeLine(key: string, wanted: readonly [Wanted, ...Wanted[]]): BuyLine
 /** Money, a currency each. */
 export function sumMoney(lines: readonly BuyLine[]): { amount: number; currency: string }[] {
   const sums = new Map<string, number>()
-  for (const { goods, currency } of lines)
-    if (goods !== null && currency !== null) sums.set(currency, (sums.get(currency) ?? 0) + goods)
+  for (const { goods, currency } of lines) if (goods !== null && currency !== null) sums.set(currency, (sums.get(currency) ?? 0) + goods)
   return [...sums].map(([currency, amount]) => ({ amount, currency }))
 }
 
@@ -101,4 +100,3 @@ export const mergeOrders = (wanted: readonly Wanted[]): BuyOrder[] =>
   [...groupBy(wanted, ({ seller: { name, state, order } }) => `${state}|${name ?? ''}|${order?.delivery ?? ''}`).values()]
     .map((own) => mergeOrder(own as readonly Wanted[] as readonly [Wanted, ...Wanted[]]))
     .sort((a, b) => (placeOf(a) < placeOf(b) ? -1 : 1))
-

@@ -1,13 +1,12 @@
-import type { Brief, Fact, Form, Price, ResolvedOffer, ResolvedPrice, Result, TakenFish } from '@tender-gill/contract'
+import type { Brief, Fact, Form, OfferSheet, Price, ResolvedOffer, ResolvedPrice, Result, TakenFish } from '@tender-gill/contract'
 import { computePortionCost, computePortionToBuyG, creditTrimPerKg, findPrice } from '../amounts/index.ts'
 import { createFindSpecies, normaliseBrief } from '../brief/index.ts'
-import { say, type Amounts, type BuyLine, type NormalisedBrief } from '../facts/index.ts'
-import { chooseOffered, type ChosenSheet } from '../market/index.ts'
-import { answerAmounts, computeWeightForRiskG, piecesOf, type GradeRange } from '../purchase/index.ts'
-import { findStandIns } from '../standIns/index.ts'
+import { say, type BuyLine, type NormalisedBrief } from '../facts/index.ts'
+import { computeWeightForRiskG, measureAmount, piecesOf, type GradeRange } from '../purchase/index.ts'
 import { findForms } from '../traits/index.ts'
 import { findSeller, type Seller, type Trade } from './findSeller.ts'
 import { gradeOf } from './findQuotes.ts'
+import type { DishAnswers } from './dishAnswers.ts'
 import { listAsks } from './listAsks.ts'
 
 /** One fish for one serving, before it is put together with others. */
@@ -65,11 +64,11 @@ function readHow(form: Form, quote: Price | null): { grade?: GradeRange; packG?:
 }
 
 /** What is wanted of it before rounding: where fish are counted, so that their number is right alone and in a sum. */
-function unroundedG({ needG, weightG, kept, buy, grade, shortChanceTaken }: Amounts & { readonly shortChanceTaken: number }): number {
-  if (buy.count === null || grade === null) return weightG
+function unroundedG({ needG, weightG, kept, bought: { count, grade } }: ReturnType<typeof measureAmount>, shortChance: number): number {
+  if (count === null || grade === null) return weightG
   const { eachG, variance } = piecesOf(grade)
-  if (grade.suits !== null) return buy.count * eachG
-  return computeWeightForRiskG(needG, { mean: kept.mean, sd: Math.sqrt(kept.sd ** 2 + variance / buy.count) }, shortChanceTaken)
+  if (grade.suits !== null) return count * eachG
+  return computeWeightForRiskG(needG, { mean: kept.mean, sd: Math.sqrt(kept.sd ** 2 + variance / count) }, shortChance)
 }
 
 /** Beyond this price it is not bought without another look: what the dish allows for a portion, or the most that is asked on a day. */
@@ -86,28 +85,32 @@ function findLimit(offer: ResolvedOffer, form: Form, brief: NormalisedBrief): Bu
 
 interface Context extends Trade {
   readonly today: string
+  readonly sheet: OfferSheet
+  readonly answers: DishAnswers
   /** Chance of falling short that is taken. */
   readonly shortChance: number
 }
 
-function listStandIns({ serving, brief, fish, kinds }: WantedFish, sheet: ChosenSheet, { today }: Context): BuyLine['standIns'] {
-  const offered = chooseOffered(sheet, brief)
-  const found = findStandIns({ ...brief, missing: fish.species, missingOffer: fish.offerId }, offered, { today })
-  if (!found.ok) return []
-  const byId = new Map(offered.offers.map((offer) => [offer.id, offer]))
+/** Changes that stand in a line's own figures. */
+const IN_FIGURES: ReadonlySet<string> = new Set(['weight', 'price', 'menu-name'])
+
+function listStandIns(
+  { serving, brief, fish, kinds }: WantedFish,
+  dish: NormalisedBrief,
+  { sheet, answers, shortChance }: Context,
+): BuyLine['standIns'] {
   const allergen = sheet.offers.find(({ id }) => id === fish.offerId)?.allergen
-  return found.value.ladder.flatMap(({ species, common, offerId, offer: label, form, standIn, changes }) => {
-    const offer = byId.get(offerId)
-    const bought = answerAmounts({ ...brief, fish: species, offer: offerId, form }, sheet, { today })
-    if (!offer || !bought.ok) return []
-    const { g, count } = bought.value.buy
+  return answers.rungsFor(brief, fish, sheet).flatMap(({ species, common, offerId, offer: label, form, standIn, changes }) => {
+    const offer = sheet.offers.find(({ id }) => id === offerId)
+    if (!offer) return []
+    const { g, count } = measureAmount({ shortChance }, { offer, form, brief: dish }).bought
     const price = findPrice(offer, form)
     return [
       {
         ...{ servingId: serving.servingId, dish: serving.dish, species, common, offerId, offer: label, form, standIn },
         ...{ g: g / kinds, count: count === null ? null : Math.ceil(count / kinds) },
         ...{ merchant: price?.merchant ?? null, perKg: price?.perKg.typical ?? null, currency: price?.currency ?? null },
-        change: changes[0]?.sentence ?? null,
+        change: changes.find(({ kind }) => !IN_FIGURES.has(kind))?.sentence ?? null,
         otherAllergen: offer.allergen !== allergen,
       },
     ]
@@ -119,8 +122,9 @@ function listStandIns({ serving, brief, fish, kinds }: WantedFish, sheet: Chosen
  * instead.
  * @returns a reason where it cannot be bought at all
  */
-export function findWanted(wanted: WantedFish, sheet: ChosenSheet, context: Context): Answer<Wanted> {
+export function findWanted(wanted: WantedFish, context: Context): Answer<Wanted> {
   const { brief, fish, kinds, serving } = wanted
+  const { sheet, answers, shortChance } = context
   const offer = sheet.offers.find(({ id }) => id === fish.offerId)
   if (!offer) return { ok: false, error: say('buy.nothing.gone', { fish: fish.species }) }
   const dish = normaliseBrief(brief, { findSpecies: createFindSpecies(sheet.offers), today: context.today, leanings: sheet.leanings })
@@ -128,11 +132,11 @@ export function findWanted(wanted: WantedFish, sheet: ChosenSheet, context: Cont
   const form = chooseForm(offer, fish.form, dish.value)
   const { seller, quote, perKg } = findSeller(offer, form, serving.date, context)
   const how = readHow(form, quote)
-  const asked = { ...brief, fish: fish.species, offer: offer.id, form, shortChance: context.shortChance, ...how }
-  const amounts = answerAmounts(asked, sheet, { today: context.today })
-  if (!amounts.ok) return { ok: false, error: amounts.error[0]?.message ?? say('buy.nothing.no-fish') }
-  const { buy, grade, portions, weightG, cautions } = amounts.value
-  const ofGrade = buy.count === null ? null : grade && { fromG: grade.fromG, toG: grade.toG }
+  const cautions = answers.checkFish(brief, { ...fish, form }, sheet)
+  if (!cautions.ok) return { ok: false, error: cautions.error[0]?.message ?? say('buy.nothing.no-fish') }
+  const measured = measureAmount({ shortChance, ...how }, { offer, form, brief: dish.value })
+  const { portions, weightG, bought } = measured
+  const ofGrade = bought.count === null ? null : bought.grade && { fromG: bought.grade.fromG, toG: bought.grade.toG }
   const packG = how.packG ?? null
   const size = ofGrade ? `${ofGrade.fromG}-${ofGrade.toG}` : (packG ?? '')
   return {
@@ -144,11 +148,11 @@ export function findWanted(wanted: WantedFish, sheet: ChosenSheet, context: Cont
       price: findPrice(offer, form),
       asked: perKg === null ? null : { perKg, date: quote?.date ?? null },
       limit: findLimit(offer, form, dish.value),
-      needG: unroundedG({ ...amounts.value, shortChanceTaken: context.shortChance }) / kinds,
-      alone: buy.count === null || kinds > 1 ? null : buy.count,
+      needG: unroundedG(measured, shortChance) / kinds,
+      alone: kinds > 1 ? null : bought.count,
       asks: listAsks({ offer, form, portionG: weightG / portions }, dish.value),
-      standIns: listStandIns(wanted, sheet, context),
-      cautions,
+      standIns: listStandIns(wanted, dish.value, context),
+      cautions: cautions.value,
     },
   }
 }

@@ -1,10 +1,9 @@
-import { findLeader, listTaken, type KeptDish, type KeptDishes } from '../kept/index.ts'
+import { listTaken, type KeptDish, type KeptDishes } from '../kept/index.ts'
 import { say, type BuySheet, type PurchaseRecord } from '../facts/index.ts'
-import { createBoard } from '../lineUp/index.ts'
-import { chooseOffered } from '../market/index.ts'
 import { USUAL_SHORT_CHANCE } from '../purchase/index.ts'
 import { ENGINE_VERSION } from '../tables/constants.ts'
 import type { Trade } from './findSeller.ts'
+import { createDishAnswers, type DishAnswers } from './dishAnswers.ts'
 import { mergeOrders, sumMoney } from './merge.ts'
 import { findWanted, type Wanted, type WantedFish } from './wanted.ts'
 
@@ -22,18 +21,15 @@ export interface BuyContext extends KeptDishes, Trade {
 }
 
 /** What one serving wants: the fish taken for it, or the one that leads what can be bought. */
-function listFish(kept: KeptDish, { sheetOf, today }: BuyContext): readonly WantedFish[] {
+function listFish(kept: KeptDish, { sheetOf }: BuyContext, answers: DishAnswers): readonly WantedFish[] {
   const { id, brief, choice } = kept
   const serving = { servingId: id, dish: brief.dish, date: brief.date ?? null, covers: brief.covers ?? 1, taken: choice !== null }
   if (choice) {
     const taken = listTaken(choice)
     return taken.map((fish) => ({ serving, brief, fish, kinds: taken.length }))
   }
-  const board = createBoard(brief, chooseOffered(sheetOf(brief), brief), today)
-  const leader = board.ok ? findLeader(board.value)?.candidate : undefined
-  return leader
-    ? [{ serving, brief, fish: { species: leader.offer.species, offerId: leader.offer.id, form: leader.form }, kinds: 1 }]
-    : []
+  const leader = answers.leaderOf(brief, sheetOf(brief))
+  return leader ? [{ serving, brief, fish: leader, kinds: 1 }] : []
 }
 
 /** Purchases beside their lines; those of these servings that no line asks for any more stand apart. */
@@ -44,9 +40,7 @@ function placePurchases(sheet: Pick<BuySheet, 'orders' | 'from' | 'to'>, { purch
     lines: order.lines.map((line) => ({ ...line, purchase: byLine.get(line.key) ?? null })),
   }))
   const keys = new Set(orders.flatMap(({ lines }) => lines.map(({ key }) => key)))
-  const elsewhere = purchases.filter(
-    ({ purchase: { line, date } }) => !keys.has(line) && date >= sheet.from && date <= sheet.to,
-  )
+  const elsewhere = purchases.filter(({ purchase: { line, date } }) => !keys.has(line) && date >= sheet.from && date <= sheet.to)
   return { orders, elsewhere }
 }
 
@@ -58,6 +52,7 @@ export function* stepBuySheet({ from, to, undated = false }: BuyDays, context: B
   const { dishes, sheetOf, today, now } = context
   const waiting = dishes.filter(({ brief }) => brief.date === undefined)
   const due = dishes.filter(({ brief: { date } }) => (date === undefined ? undated : date >= from && date <= to))
+  const answers = createDishAnswers(today)
   const wanted: Wanted[] = []
   const nothing: BuySheet['nothing'] = []
   for (const [i, kept] of due.entries()) {
@@ -65,12 +60,12 @@ export function* stepBuySheet({ from, to, undated = false }: BuyDays, context: B
     const { id, brief } = kept
     const sheet = sheetOf(brief)
     const shortChance = sheet.leanings?.shortChance ?? USUAL_SHORT_CHANCE
-    const fish = listFish(kept, context)
+    const fish = listFish(kept, context, answers)
     const refuse = (because: BuySheet['nothing'][number]['because']) =>
       nothing.push({ servingId: id, dish: brief.dish, date: brief.date ?? null, because })
     if (fish.length === 0) refuse(say('buy.nothing.no-fish'))
     for (const one of fish) {
-      const found = findWanted(one, sheet, { ...context, today, shortChance })
+      const found = findWanted(one, { ...context, today, sheet, answers, shortChance })
       if (found.ok) wanted.push(found.value)
       else refuse(found.error)
     }

@@ -1,10 +1,32 @@
 export { FACT_PARAMS, type FactCode } from './codes.ts'
-export { band, bound, celsius, days, figure, length, mass, minutes, money, named, phrase, say, share, term, trait } from './say.ts'
+export {
+  band,
+  bound,
+  celsius,
+  days,
+  figure,
+  length,
+  mass,
+  massPrice,
+  massToBuy,
+  minutes,
+  money,
+  named,
+  phrase,
+  say,
+  share,
+  term,
+  trait,
+} from './say.ts'
 export type {
   AbsenceDish,
   AbsencePlan,
   Caution,
   Change,
+  BuyLine,
+  BuyOrder,
+  BuySheet,
+  PurchaseRecord,
   CoverCard,
   CoverHang,
   CoverRow,

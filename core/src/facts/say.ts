@@ -15,6 +15,10 @@ export const named = (text: string): Fact => say('name', { text })
 
 /** @param g grams */
 export const mass = (g: number): Quantity => ({ quantity: 'mass', g })
+/** A mass that is bought. @param g grams */
+export const massToBuy = (g: number): Quantity => ({ quantity: 'mass-to-buy', g })
+/** @param perKg of a kilogram   @param currency ISO 4217 */
+export const massPrice = (perKg: number, currency: string): Quantity => ({ quantity: 'mass-price', perKg, currency })
 /** @param mm millimetres */
 export const length = (mm: number): Quantity => ({ quantity: 'length', mm })
 /** @param degrees Celsius */

@@ -21,7 +21,11 @@ export interface Scoring {
 const knownAnywhere = (key: AskKey, sheet: readonly ResolvedOffer[], brief: NormalisedBrief): boolean => {
   if (key === 'colour' || !isMarketKey(key)) return true
   if (key === 'landings' || key === 'condition') return brief.waters !== null && sheet.some(({ season }) => season !== null)
-  return sheet.some((offer) => offer.forms.some(({ form }) => readTrait(key, { offer, form }, brief) !== null))
+  // What has no price is not read for its cost: most of a sheet has none.
+  const priced = key === 'portionCost'
+  return sheet.some(
+    (offer) => (!priced || offer.prices.length > 0) && offer.forms.some(({ form }) => readTrait(key, { offer, form }, brief) !== null),
+  )
 }
 
 /**

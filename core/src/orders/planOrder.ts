@@ -25,9 +25,12 @@ const delivers = ({ delivers: days, closed = [] }: Merchant, date: string): bool
  * @returns null when none can be had within four weeks, or none in time
  */
 export function planOrder(merchant: Merchant, now: LocalMoment, wantedFor: string | null = null): OrderDay | null {
-  const days = Array.from({ length: LOOKED_AHEAD_DAYS + 1 }, (_, i) => addDays(now.date, i)).filter(
-    (day) => delivers(merchant, day) && (wantedFor === null || day <= wantedFor) && isBefore(now, findDeadline(merchant, day)),
-  )
-  const delivery = wantedFor === null ? days[0] : days.at(-1)
-  return delivery === undefined ? null : { merchant: merchant.name, delivery, orderBy: findDeadline(merchant, delivery) }
+  const step = wantedFor === null ? 1 : -1
+  let day = wantedFor ?? now.date
+  for (let looked = 0; looked <= LOOKED_AHEAD_DAYS && day >= now.date; looked += 1) {
+    const orderBy = delivers(merchant, day) ? findDeadline(merchant, day) : null
+    if (orderBy && isBefore(now, orderBy)) return { merchant: merchant.name, delivery: day, orderBy }
+    day = addDays(day, step)
+  }
+  return null
 }

@@ -14,7 +14,7 @@ import { splitRest } from './restOfFish.ts'
 import { computeShortChance, computeWeightForRiskG, countFed, countFishToCut, piecesOf } from './risk.ts'
 
 /** Chance of falling short where the house says none. */
-const SHORT_CHANCE = 0.05
+export const USUAL_SHORT_CHANCE = 0.05
 /** Weights are asked for in steps of this, g, where nothing else is said. */
 const STEP_G = 50
 /** What is just enough is not rounded up for the last bit of a double. */
@@ -63,7 +63,12 @@ const upBy = (g: number, stepG: number): number => Math.ceil(g / stepG - HAIR) *
 
 /** What is bought for a weight: packs, whole fish by the count, or a weight in steps; rounded up, never down. */
 function planPurchase(
-  { packG, stepG = STEP_G, grade: asked, shortChance = SHORT_CHANCE }: AmountsRequest,
+  {
+    packG,
+    stepG = STEP_G,
+    grade: asked,
+    shortChance = USUAL_SHORT_CHANCE,
+  }: Pick<AmountsRequest, 'packG' | 'stepG' | 'grade' | 'shortChance'>,
   { offer, form, brief, kept }: { offer: ResolvedOffer; form: Form; brief: NormalisedBrief; kept: KeptShare },
   needG: number,
 ): Purchase {
@@ -87,9 +92,28 @@ function planPurchase(
   }
 }
 
+export interface Measured {
+  readonly offer: ResolvedOffer
+  readonly form: Form
+  readonly brief: NormalisedBrief
+}
+
+/** How an offer in a form is bought for a dish: needed on the plates, kept, and what is bought of it. */
+export function measureAmount(
+  request: Pick<AmountsRequest, 'packG' | 'stepG' | 'grade' | 'shortChance'>,
+  { offer, form, brief }: Measured,
+) {
+  const factors = listFactors(offer, form, brief)
+  const kept = computeKept(factors)
+  const portions = countPortions(brief)
+  const needG = portions * brief.portionG
+  const weightG = computeWeightForRiskG(needG, kept, request.shortChance ?? USUAL_SHORT_CHANCE)
+  return { factors, kept, portions, needG, weightG, bought: planPurchase(request, { offer, form, brief, kept }, needG) }
+}
+
 /** Portions that what is bought, or what is there, feeds; a fish that comes whole to the table feeds its eaters whatever it weighs. */
 function countFeeds(
-  { haveG, shortChance = SHORT_CHANCE }: AmountsRequest,
+  { haveG, shortChance = USUAL_SHORT_CHANCE }: AmountsRequest,
   { g, count, grade }: Purchase,
   brief: NormalisedBrief,
   kept: KeptShare,
@@ -115,7 +139,7 @@ function costOf(offer: ResolvedOffer, form: Form, brief: NormalisedBrief, g: num
  */
 export function answerAmounts(asked: AmountsRequest, sheet: ChosenSheet, { today }: { readonly today: string }): Answer<Amounts> {
   // The chance the house takes counts where none is said.
-  const shortChance = asked.shortChance ?? sheet.leanings?.shortChance ?? SHORT_CHANCE
+  const shortChance = asked.shortChance ?? sheet.leanings?.shortChance ?? USUAL_SHORT_CHANCE
   const request: AmountsRequest = { ...asked, shortChance }
   const {
     fish: _fish,
@@ -135,12 +159,7 @@ export function answerAmounts(asked: AmountsRequest, sheet: ChosenSheet, { today
   if (!found.ok) return found
   const { offer, form, entry } = found.value
   const dish = laid.value.brief
-  const factors = listFactors(offer, form, dish)
-  const kept = computeKept(factors)
-  const portions = countPortions(dish)
-  const needG = portions * dish.portionG
-  const weightG = computeWeightForRiskG(needG, kept, shortChance)
-  const bought = planPurchase(request, { offer, form, brief: dish, kept }, needG)
+  const { factors, kept, portions, needG, weightG, bought } = measureAmount(request, { offer, form, brief: dish })
   const { trim } = dish.house
   return {
     ok: true,

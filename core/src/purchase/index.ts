@@ -1,5 +1,6 @@
-export { answerAmounts } from './answerAmounts.ts'
+export { answerAmounts, measureAmount, USUAL_SHORT_CHANCE } from './answerAmounts.ts'
 export { compareForms } from './compareForms.ts'
+export { type GradeRange } from './grades.ts'
 export { computeKept, listFactors, type Factor, type KeptShare } from './keptShare.ts'
 export { computeShortChance, computeWeightForRiskG, countFed, countFishToCut, piecesOf } from './risk.ts'
 export { splitRest } from './restOfFish.ts'

@@ -61,12 +61,13 @@ function whyEmpty(passing: number, qualified: number, because: MissingReason | n
  * tempting ones that would be wrong. Pure and independent of input order.
  * @param request already valid by its schema
  * @param sheet who may stand in: of a day, or of what of it can be bought; the missing fish is known by all of the day
+ * @param ladderOnly leaves out who else could stand in, who tempts and who cannot: for whoever wants the rungs of many dishes
  * @returns stand-ins, or every problem of the request with its place
  */
 export function findStandIns(
   request: StandInsRequest,
   sheet: ChosenSheet,
-  { today }: { today: string },
+  { today, ladderOnly = false }: { readonly today: string; readonly ladderOnly?: boolean },
 ): Result<StandIns, readonly Problem[]> {
   const { brief: asked, missing: name, missingOffer, because } = splitRequest(request)
   const species = createFindSpecies((sheet.chosenFrom ?? sheet).offers)(name)
@@ -82,15 +83,16 @@ export function findStandIns(
   if (!again.ok) return again
   const board = boardForMissing(again.value, known)
   const missing = board.entries.find(({ candidate }) => candidate.offer.id === known.candidate.offer.id) ?? known
-  return { ok: true, value: assemble(board, missing, because, { sheet, askedAs: species === name ? undefined : name }) }
+  return { ok: true, value: assemble(board, missing, because, { sheet, ladderOnly, askedAs: species === name ? undefined : name }) }
 }
 
 interface AssembleOptions {
   readonly sheet: ChosenSheet
   readonly askedAs: string | undefined
+  readonly ladderOnly: boolean
 }
 
-function assemble(board: Board, missing: Entry, because: MissingReason | null, { sheet, askedAs }: AssembleOptions): StandIns {
+function assemble(board: Board, missing: Entry, because: MissingReason | null, { sheet, askedAs, ladderOnly }: AssembleOptions): StandIns {
   const { offer } = missing.candidate
   const there = new Set(sheet.offers.map(({ id }) => id))
   // What is missing stands for nobody: another offer of its species may.
@@ -101,9 +103,9 @@ function assemble(board: Board, missing: Entry, because: MissingReason | null, {
   )
   const { entries, dropped } = qualify(passing, missing, because, board)
   const scored = scoreEntries(entries, missing, board)
-  const order = bestOfSpecies(scored)
+  const order = ladderOnly ? [] : bestOfSpecies(scored)
   const ladder = buildLadder(scored, missing, because, board)
-  const others = board.considered.filter(({ candidate }) => candidate.offer.species !== offer.species)
+  const others = ladderOnly ? [] : board.considered.filter(({ candidate }) => candidate.offer.species !== offer.species)
   const leftOut: LeftOutFish[] = [...listLeftOut(board, others)]
   const gated = leftOut.flatMap(({ offerId }) => others.find(({ candidate }) => candidate.offer.id === offerId) ?? [])
   const tempting = findTempting(

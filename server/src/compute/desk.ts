@@ -7,7 +7,7 @@ import { createKitchenRepository } from '../kitchens/kitchenRepository.ts'
 import { createLeaningsRepository } from '../leanings/leaningsRepository.ts'
 import { createPriceListRepository } from '../priceLists/priceListRepository.ts'
 import { createListedPrices } from '../priceSeries/listedPrices.ts'
-import { merchantMapping, priceMapping, rateMapping, seasonMapping, stockMapping } from '../records/mappings.ts'
+import { merchantMapping, priceMapping, purchaseMapping, rateMapping, seasonMapping, stockMapping } from '../records/mappings.ts'
 import { createRecordRepository } from '../records/recordRepository.ts'
 import { createServingRepository } from '../servings/servingRepository.ts'
 import { createKitchenSheets, type KitchenSheets } from '../sheets/kitchenSheets.ts'
@@ -20,6 +20,7 @@ export function createDesk(db: Database, now: () => Date) {
     seasons: createRecordRepository(db, now, seasonMapping),
     stocks: createRecordRepository(db, now, stockMapping),
     merchants: createRecordRepository(db, now, merchantMapping),
+    purchases: createRecordRepository(db, now, purchaseMapping),
     rates: createRecordRepository(db, now, rateMapping),
   }
   const kitchens = createKitchenRepository(db, now)

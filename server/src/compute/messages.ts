@@ -13,7 +13,14 @@ export type FromThread =
   | { readonly say: 'answer'; readonly id: number; readonly value: unknown }
   | { readonly say: 'refuse'; readonly id: number; readonly code: FailureCode; readonly message: string; readonly details: FailureDetails }
   | { readonly say: 'gone'; readonly id: number }
-  | { readonly say: 'fail'; readonly id: number; readonly message: string; readonly stack: string; readonly code: string | null; readonly causes: readonly string[] }
+  | {
+      readonly say: 'fail'
+      readonly id: number
+      readonly message: string
+      readonly stack: string
+      readonly code: string | null
+      readonly causes: readonly string[]
+    }
 
 const codeOf = (error: unknown, depth = 0): string | null => {
   if (depth > 5 || typeof error !== 'object' || error === null) return null
@@ -23,7 +30,9 @@ const codeOf = (error: unknown, depth = 0): string | null => {
 
 /** What each error in a chain of causes says: a driver's own words are what tells a database that is away. */
 const causesOf = (error: unknown, depth = 0): readonly string[] =>
-  depth > 5 || !(error instanceof Error) || !(error.cause instanceof Error) ? [] : [error.cause.message, ...causesOf(error.cause, depth + 1)]
+  depth > 5 || !(error instanceof Error) || !(error.cause instanceof Error)
+    ? []
+    : [error.cause.message, ...causesOf(error.cause, depth + 1)]
 
 /** A failure as it goes between threads: an error of ours does not survive being copied. */
 export function toMessage(id: number, error: unknown): FromThread {

@@ -1,6 +1,7 @@
 import { absenceStudies } from '../absences/absenceStudies.ts'
 import { answerStudies } from '../answers/answerStudies.ts'
 import { bookStudies } from '../book/bookStudies.ts'
+import { buySheetStudies } from '../buySheet/buySheetStudies.ts'
 import { coverCardStudies } from '../coverCard/coverCardStudies.ts'
 import { decisionStudies } from '../decisions/decisionStudies.ts'
 import { marketDayStudies } from '../marketDay/marketDayStudies.ts'
@@ -16,6 +17,7 @@ export const studies = {
   ...bookStudies,
   ...decisionStudies,
   ...absenceStudies,
+  ...buySheetStudies,
   ...coverCardStudies,
   ...marketDayStudies,
   ...marketFileStudies,

@@ -43,7 +43,9 @@ describe('a thread that computes', () => {
   it('tells of a database that is away in the words of its driver, so that it is known for what it is', () => {
     const away = new Error('Failed query: select', { cause: new Error('timeout exceeded when trying to connect') })
     const told = toMessage(1, away)
-    expect(told.say === 'fail' && toError(structuredClone(told)).cause).toMatchObject({ message: 'timeout exceeded when trying to connect' })
+    expect(told.say === 'fail' && toError(structuredClone(told)).cause).toMatchObject({
+      message: 'timeout exceeded when trying to connect',
+    })
   })
 
   it('leaves a study when the one who asked does, and answers the next', async () => {

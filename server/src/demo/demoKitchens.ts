@@ -4,6 +4,8 @@ import { DEMO_SEASONS, DEMO_STOCKS } from './demoYears.ts'
 export interface DemoDish {
   readonly id: string
   readonly brief: Brief
+  /** On which of the next days of service it stands; on none yet where nothing is said. */
+  readonly service?: number
 }
 export interface DemoKitchen {
   readonly id: string
@@ -76,6 +78,7 @@ const LANTERN_DISHES: readonly DemoDish[] = [
   },
   {
     id: 'leek-and-potato-pie',
+    service: 1,
     brief: {
       dish: 'Leek and potato fish pie',
       method: 'poach',
@@ -88,6 +91,7 @@ const LANTERN_DISHES: readonly DemoDish[] = [
   },
   {
     id: 'beer-battered-supper',
+    service: 1,
     brief: {
       dish: 'Beer-battered supper',
       method: 'deep-fry',
@@ -99,6 +103,7 @@ const LANTERN_DISHES: readonly DemoDish[] = [
   },
   {
     id: 'saffron-rice',
+    service: 2,
     brief: {
       dish: 'Saffron rice with fish',
       method: 'braise',

@@ -1,5 +1,5 @@
 import { eq, inArray, sql } from 'drizzle-orm'
-import { DAY_MS } from '@tender-gill/core'
+import { addDays, DAY_MS, weekdayOf } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
 import {
   absences,
@@ -15,6 +15,7 @@ import {
   priceLists,
   priceSeries,
   prices,
+  purchases,
   rates,
   seasons,
   servings,
@@ -31,6 +32,14 @@ import { DEMO_KITCHENS, type DemoKitchen } from './demoKitchens.ts'
 
 const daysBefore = (now: Date, days: number) => new Date(now.getTime() - days * DAY_MS)
 
+/** Wednesday to Saturday: the demo's merchants deliver on them, and the fish of the day before can still be had. */
+const SERVICE_WEEKDAYS = [3, 4, 5, 6]
+/** The so many-th day of service from the day after tomorrow on. */
+function findService(today: string, place: number): string {
+  const days = Array.from({ length: 21 }, (_, i) => addDays(today, i + 2)).filter((day) => SERVICE_WEEKDAYS.includes(weekdayOf(day)))
+  return days[place - 1] ?? today
+}
+
 async function seedKitchen(
   db: Database,
   { dishes: menu, quotes, seasons: years, stocks: evidence, hasMarket: _market, ...kitchen }: DemoKitchen,
@@ -38,7 +47,11 @@ async function seedKitchen(
 ): Promise<void> {
   await db.insert(kitchens).values(kitchen)
   const stored = (id: string, i: number) => ({ kitchenId: kitchen.id, id, updatedAt: new Date(now.getTime() + i) })
-  const written = menu.map(({ id, brief }, i) => ({ ...stored(id, i), ...splitBrief(brief) }))
+  const today = computeToday(now, kitchen.zone)
+  const written = menu.map(({ id, brief, service }, i) => ({
+    ...stored(id, i),
+    ...splitBrief(service === undefined ? brief : { ...brief, date: findService(today, service) }),
+  }))
   await db.insert(dishes).values(written.map(({ parts: _parts, ...dish }) => dish))
   await db.insert(servings).values(written.map(({ recipe: _recipe, parts, ...row }) => ({ ...row, ...parts, dishId: row.id })))
   const priced = quotes.map(({ daysAgo, ...price }, i) => ({
@@ -95,6 +108,7 @@ export async function resetDemo(db: Database, now: Date): Promise<void> {
     await tx.delete(priceLists).where(inArray(priceLists.kitchenId, ids))
     await tx.delete(priceSeries).where(inArray(priceSeries.kitchenId, ids))
     await tx.delete(merchants).where(inArray(merchants.kitchenId, ids))
+    await tx.delete(purchases).where(inArray(purchases.kitchenId, ids))
     await tx.delete(rates).where(inArray(rates.kitchenId, ids))
     await tx.delete(settledNames).where(inArray(settledNames.kitchenId, ids))
     await tx.delete(leanings).where(inArray(leanings.kitchenId, ids))

@@ -1,3 +1,4 @@
+import { createBuySheetHandlers } from '../buySheet/buySheetHandlers.ts'
 import type { OpenDatabase } from '../database/openDatabase.ts'
 import { createAbsenceHandlers } from '../absences/absenceHandlers.ts'
 import { createAnswerHandlers } from '../answers/answerHandlers.ts'
@@ -41,6 +42,7 @@ export function createHandlers({ db, now, compute, kitchens, feeds }: HandlerDep
     ...createPriceListHandlers({ db, now, compute }),
     ...createFeedHandlers(feeds),
     ...createMarketFileHandlers({ db, now, compute }),
+    ...createBuySheetHandlers(compute),
     coverCard: ({ kitchen, query, signal }) => compute.ask('coverCard', kitchen, query, signal),
     slab: ({ kitchen, query, signal }) => compute.ask('slab', kitchen, query, signal),
     priceHistory: ({ kitchen, params, query, signal }) => compute.ask('priceHistory', kitchen, { ...params, ...query }, signal),

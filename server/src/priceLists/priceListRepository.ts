@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import { and, asc, desc, eq, inArray, isNotNull, isNull, ne, sql } from 'drizzle-orm'
-import type { ListReading, PriceList, PriceListDetail, SettledName } from '@tender-gill/contract'
+import { and, asc, desc, eq, inArray, isNotNull, isNull, lte, ne, sql } from 'drizzle-orm'
+import type { ListReading, Price, PriceList, PriceListDetail, SettledName } from '@tender-gill/contract'
 import { nameContents } from '../contents/index.ts'
 import type { Database } from '../database/openDatabase.ts'
 import { merchants, priceLists, quotes, settledNames } from '../database/schema/index.ts'
@@ -183,6 +183,20 @@ export function createPriceListRepository(db: Database, now: () => Date) {
         .returning({ id: priceLists.id })
       if (changed.length > 0) await series.lay(kitchenId, [id])
       return find(kitchenId, id)
+    },
+    /** The rows of each merchant's latest list that counts, dated on a day or before it. */
+    listLatestQuotes: async (kitchenId: string, date: string): Promise<readonly Price[]> => {
+      const latest = db
+        .selectDistinctOn([priceLists.merchantId], { id: priceLists.id })
+        .from(priceLists)
+        .where(and(eq(priceLists.kitchenId, kitchenId), isNull(priceLists.takenBackAt), lte(priceLists.date, date)))
+        .orderBy(priceLists.merchantId, desc(priceLists.date), desc(priceLists.keptAt))
+      const rows = await db
+        .select()
+        .from(quotes)
+        .where(and(eq(quotes.kitchenId, kitchenId), inArray(quotes.listId, latest)))
+        .orderBy(quotes.listId, quotes.line)
+      return rows.map(toPrice)
     },
     /** Lists on which some of these folded names wait, as they are to be read again. */
     listWaiting: async (

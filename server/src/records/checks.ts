@@ -1,4 +1,15 @@
-import type { ServingInput, HouseSpeciesInput, PriceInput, Problem, SeasonInput, StockInput, Brief, DishInput } from '@tender-gill/contract'
+import type {
+  ServingInput,
+  HouseSpeciesInput,
+  PriceInput,
+  Problem,
+  PurchaseInput,
+  RateRecord,
+  SeasonInput,
+  StockInput,
+  Brief,
+  DishInput,
+} from '@tender-gill/contract'
 import { findMistakes } from '@tender-gill/catalogue'
 import { normaliseBrief } from '@tender-gill/core'
 import { createWords } from '@tender-gill/words'
@@ -54,6 +65,35 @@ export const createCheckPrice =
       ? [{ path: '/price/eachG', message: 'is required for a price by the piece or the box' }]
       : []),
   ]
+
+/** A purchase needs an offer of the book, a weight once it has come and none before, and a price that can be told in the kitchen's money. */
+export const createCheckPurchase =
+  (
+    books: HouseBooks,
+    rates: { readonly list: (kitchenId: string) => Promise<readonly RateRecord[]> },
+    kitchens: { readonly find: (id: string) => Promise<{ readonly currency: string } | undefined> },
+  ): Check<PurchaseInput> =>
+  async ({ purchase }, kitchenId) => {
+    const { species, offerId, state, g, orderedG, perKg, currency } = purchase
+    const [book, kitchen, worth] = await Promise.all([books.read(kitchenId), kitchens.find(kitchenId), rates.list(kitchenId)])
+    const offer = book.offers.find(({ id }) => id === offerId)
+    const came = state === 'bought' || state === 'short'
+    const told = currency === null || currency === kitchen?.currency || worth.some(({ rate }) => rate.currency === currency)
+    const problems: readonly (readonly [boolean, string, string])[] = [
+      [offer === undefined, '/purchase/offerId', `no offer "${offerId}" in the book`],
+      [offer !== undefined && offer.species !== book.findSpecies(species), '/purchase/species', `is not the fish of "${offerId}"`],
+      [came && g === null, '/purchase/g', 'is required once it has come'],
+      [!came && g !== null, '/purchase/g', 'has no weight before it has come'],
+      [state === 'short' && g !== null && g >= orderedG, '/purchase/g', 'is not less than what was ordered'],
+      [perKg !== null && currency === null, '/purchase/currency', 'is required beside a price'],
+      [
+        !told,
+        '/purchase/currency',
+        `there is no rate for ${currency ?? ''}: set one under Prices, or give the price in ${kitchen?.currency ?? ''}`,
+      ],
+    ]
+    return problems.flatMap(([wrong, path, message]) => (wrong ? [{ path, message }] : []))
+  }
 
 /** A year needs a fish of the book, and a month in which it is landed at all. */
 export const createCheckSeason =

@@ -5,11 +5,21 @@ import {
   createCheckDish,
   createCheckHouseSpecies,
   createCheckPrice,
+  createCheckPurchase,
   createCheckSeason,
   createCheckServing,
   createCheckStock,
 } from './checks.ts'
-import { houseSpeciesMapping, merchantMapping, priceMapping, rateMapping, seasonMapping, stockMapping } from './mappings.ts'
+import {
+  houseSpeciesMapping,
+  merchantMapping,
+  priceMapping,
+  purchaseMapping,
+  rateMapping,
+  seasonMapping,
+  stockMapping,
+} from './mappings.ts'
+import { createKitchenRepository } from '../kitchens/kitchenRepository.ts'
 import { createDishRepository } from '../servings/dishRepository.ts'
 import { createServingRepository } from '../servings/servingRepository.ts'
 import { createRecordHandlers } from './recordHandlers.ts'
@@ -23,6 +33,7 @@ const openRecords = (now: () => Date) => ({
   season: (db: Database) => createRecordRepository(db, now, seasonMapping),
   stock: (db: Database) => createRecordRepository(db, now, stockMapping),
   merchant: (db: Database) => createRecordRepository(db, now, merchantMapping),
+  purchase: (db: Database) => createRecordRepository(db, now, purchaseMapping),
   rate: (db: Database) => createRecordRepository(db, now, rateMapping),
   species: (db: Database) => createRecordRepository(db, now, houseSpeciesMapping),
 })
@@ -53,6 +64,12 @@ export function createKeptRecords({ db, now, books }: Deps) {
   const season = createRecordHandlers(db, { what: 'year', entity: 'season', over: open.season, check: createCheckSeason(books) })
   const stock = createRecordHandlers(db, { what: 'stock', entity: 'stock', over: open.stock, check: createCheckStock(books) })
   const merchant = createRecordHandlers(db, { what: 'merchant', entity: 'merchant', over: open.merchant })
+  const purchase = createRecordHandlers(db, {
+    what: 'purchase',
+    entity: 'purchase',
+    over: open.purchase,
+    check: createCheckPurchase(books, open.rate(db), createKitchenRepository(db, now)),
+  })
   const rate = createRecordHandlers(db, { what: 'rate', entity: 'rate', over: open.rate })
   const species = createRecordHandlers(db, {
     ...{ what: 'species in the house’s hand', entity: 'species' as const, over: open.species },
@@ -65,6 +82,7 @@ export function createKeptRecords({ db, now, books }: Deps) {
     ...nameHandlers('season', 'seasons', season),
     ...nameHandlers('stock', 'stocks', stock),
     ...nameHandlers('merchant', 'merchants', merchant),
+    ...nameHandlers('purchase', 'purchases', purchase),
     ...nameHandlers('rate', 'rates', rate),
     ...nameHandlers('houseSpecies', 'houseSpeciesList', species),
   } satisfies Partial<Handlers>

@@ -7,6 +7,8 @@ import type {
   Price,
   PriceInput,
   PriceRecord,
+  PurchaseInput,
+  PurchaseRecord,
   RateInput,
   RateRecord,
   SeasonInput,
@@ -14,7 +16,7 @@ import type {
   StockInput,
   StockRecord,
 } from '@tender-gill/contract'
-import { houseSpecies, merchants, prices, rates, seasons, stocks } from '../database/schema/index.ts'
+import { houseSpecies, merchants, prices, purchases, rates, seasons, stocks } from '../database/schema/index.ts'
 import type { RecordMapping } from './recordRepository.ts'
 
 /** Drops what is not there, so that a price reads back as it was written. */
@@ -74,6 +76,12 @@ export const merchantMapping: RecordMapping<typeof merchants, MerchantInput, Mer
   table: merchants,
   toColumns: ({ merchant }) => ({ merchant }),
   toRecord: (row, stored) => ({ ...stored, merchant: row.merchant }),
+}
+
+export const purchaseMapping: RecordMapping<typeof purchases, PurchaseInput, PurchaseRecord> = {
+  table: purchases,
+  toColumns: ({ purchase }) => ({ line: purchase.line, date: purchase.date, purchase }),
+  toRecord: (row, stored) => ({ ...stored, purchase: row.purchase }),
 }
 
 export const rateMapping: RecordMapping<typeof rates, RateInput, RateRecord> = {

@@ -4,6 +4,8 @@ import type {
   OfferSheet,
   PriceInput,
   PriceRecord,
+  PurchaseInput,
+  PurchaseRecord,
   RateInput,
   RateRecord,
   SeasonInput,
@@ -16,6 +18,7 @@ import type { HouseBooks, LeaningBook } from '../book/houseBook.ts'
 import type { KitchenRepository } from '../kitchens/kitchenRepository.ts'
 import type { ListedPrices } from '../priceSeries/listedPrices.ts'
 import type { RecordRepository } from '../records/recordRepository.ts'
+import { toPrices } from '../buySheet/toPrices.ts'
 import { createLeastRecent } from './leastRecent.ts'
 import { foldLayers, listLayers, nameSheet, readPrices, type LaidOver } from './layers.ts'
 
@@ -38,6 +41,7 @@ interface SheetDeps {
   readonly kitchens: Pick<KitchenRepository, 'find' | 'readVersion'>
   readonly prices: Pick<RecordRepository<PriceInput, PriceRecord>, 'list'>
   readonly readListed: (kitchenId: string, today: string) => Promise<ListedPrices>
+  readonly purchases: Pick<RecordRepository<PurchaseInput, PurchaseRecord>, 'list'>
   readonly rates: Pick<RecordRepository<RateInput, RateRecord>, 'list'>
   readonly seasons: Pick<RecordRepository<SeasonInput, SeasonRecord>, 'list'>
   readonly stocks: Pick<RecordRepository<StockInput, StockRecord>, 'list'>
@@ -68,13 +72,14 @@ const NOTHING: LaidOver = {
  * Opens the sheets of a kitchen, as its absences stand or as they are given. What is laid over the book is read once for each version of
  * the kitchen, and each sheet is laid out once.
  */
-export function createKitchenSheets({ books, kitchens, prices, readListed, rates, seasons, stocks, absences }: SheetDeps) {
+export function createKitchenSheets({ books, kitchens, prices, purchases, readListed, rates, seasons, stocks, absences }: SheetDeps) {
   const sheets = createLeastRecent<OfferSheet>(MOST_SHEETS)
   const standings = createLeastRecent<Promise<Standing>>(MOST_KITCHENS)
 
-  const readOver = async (kitchenId: string, today: string): Promise<LaidOver> => {
-    const [typed, listed, worth, kitchen, years, evidence, missing] = await Promise.all([
+  const readOver = async (kitchenId: string, today: string, book: Pick<LeaningBook, 'offers'>): Promise<LaidOver> => {
+    const [typed, bought, listed, worth, kitchen, years, evidence, missing] = await Promise.all([
       prices.list(kitchenId),
+      purchases.list(kitchenId),
       readListed(kitchenId, today),
       rates.list(kitchenId),
       kitchens.find(kitchenId),
@@ -83,7 +88,8 @@ export function createKitchenSheets({ books, kitchens, prices, readListed, rates
       absences.listStanding(kitchenId, today),
     ])
     return {
-      prices: typed.map(({ price }) => price),
+      // What was paid is a price of its day like any other.
+      prices: [...typed.map(({ price }) => price), ...toPrices(bought, book.offers)],
       listed,
       rates: worth.map(({ rate }) => rate),
       currency: kitchen?.currency ?? '',
@@ -93,8 +99,8 @@ export function createKitchenSheets({ books, kitchens, prices, readListed, rates
     }
   }
   const readStanding = async (kitchenId: string, today: string): Promise<Standing> => {
-    const [book, over] = await Promise.all([books.read(kitchenId), readOver(kitchenId, today)])
-    return { book, over }
+    const book = await books.read(kitchenId)
+    return { book, over: await readOver(kitchenId, today, book) }
   }
   /** What stands now. The version is read first: a change that comes in between is found at the next question. */
   const findStanding = async (kitchenId: string, today: string): Promise<Standing> => {

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
-import { date, doublePrecision, foreignKey, jsonb, numeric, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core'
-import type { Form, Merchant, Origin, Part, PriceUnit, Season, State, Stock } from '@tender-gill/contract'
+import { date, doublePrecision, foreignKey, index, jsonb, numeric, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core'
+import type { Form, Merchant, Origin, Part, PriceUnit, Purchase, Season, State, Stock } from '@tender-gill/contract'
 import { recordColumns } from './columns.ts'
 import { kitchens } from './kitchens.ts'
 
@@ -66,6 +66,25 @@ export const merchants = pgTable('merchants', { ...recordColumns, merchant: json
   primaryKey({ columns: [table.kitchenId, table.id] }),
   foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
 ])
+
+/** What was ordered and bought, as one document; one for each line of a buy sheet. */
+export const purchases = pgTable(
+  'purchases',
+  {
+    ...recordColumns,
+    line: text().notNull(),
+    date: date({ mode: 'string' }).notNull(),
+    purchase: jsonb().$type<Purchase>().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.kitchenId, table.id] }),
+    foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+    index('purchases_day').on(table.kitchenId, table.date),
+    uniqueIndex('purchases_live')
+      .on(table.kitchenId, table.line)
+      .where(sql`${table.deletedAt} is null`),
+  ],
+)
 
 /** What a currency was worth in the kitchen's own, from a day on. */
 export const rates = pgTable(

@@ -12,6 +12,7 @@ import { Waiting } from '../../parts/Waiting.tsx'
 import { INK } from '../../theme.ts'
 import { PullDots } from '../lineUp/index.ts'
 import { setAskLeaning, setLeaning } from './houseForm.ts'
+import { USUAL_SHORT_CHANCE } from '@tender-gill/core'
 import { ofHundred } from '../../parts/dishWords.ts'
 import { AmountLeaning } from './AmountLeaning.tsx'
 import { useLeanings, type Change } from './useLeanings.ts'
@@ -132,7 +133,6 @@ function Schools({ leanings, onKeep }: SectionProps) {
 
 /** Chances of falling short that a house may take when it buys; the usual one need not be said. */
 const SHORT_CHANCES = [0.01, 0.05, 0.1, 0.25, 0.5]
-const USUAL_SHORT_CHANCE = 0.05
 
 function Money({ leanings, onKeep, currency }: SectionProps & { readonly currency: string }) {
   const { usualPortionCost, trim, labour } = leanings
