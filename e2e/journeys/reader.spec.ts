@@ -9,7 +9,7 @@ const PAGES: readonly (readonly [string, string, string])[] = [
   ['amounts', '/dishes/paprika-skewers/amounts', 'How it is worked out'],
   ['the slab', '/market', 'Today’s slab'],
   ['prices', '/market/prices?fish=Gadus%20morhua', 'Atlantic cod'],
-  ['the cover card', '/cover-card', 'What the 128 covers hang on'],
+  ['the cover card', '/cover-card', 'What the 40 covers hang on'],
 ]
 
 test('who reads pounds and inches has them on every page, and money by its code, until it is changed back', async ({ page }) => {

@@ -19,6 +19,7 @@ const FilesPage = lazy(() => import('./features/bookFiles/FilesPage.tsx'))
 const PotPage = lazy(() => import('./features/pot/PotPage.tsx'))
 const DecisionsPage = lazy(() => import('./features/decisions/DecisionsPage.tsx'))
 const AbsencesPage = lazy(() => import('./features/absences/AbsencesPage.tsx'))
+const BuySheetPage = lazy(() => import('./features/buySheet/BuySheetPage.tsx'))
 const CoverCardPage = lazy(() => import('./features/coverCard/CoverCardPage.tsx'))
 const SwapMapPage = lazy(() => import('./features/swapMap/SwapMapPage.tsx'))
 const SlabPage = lazy(() => import('./features/slab/SlabPage.tsx'))
@@ -67,6 +68,7 @@ export function App() {
             <Route path="/market/waters" element={<WatersPage />} />
             <Route path="/market/stocks" element={<StocksPage />} />
             <Route path="/missing" element={<AbsencesPage />} />
+            <Route path="/buy" element={<BuySheetPage />} />
             <Route path="/cover-card" element={<CoverCardPage />} />
             <Route path="/house" element={<HousePage />} />
             <Route path="*" element={<LaterPage />} />

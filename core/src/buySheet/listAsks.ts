@@ -7,6 +7,9 @@ const SKIN_STAYS: ReadonlySet<string> = new Set(['whole', 'fillet-skin-on', 'por
 const FILLETS: ReadonlySet<Form> = new Set<Form>(['fillet-skin-on', 'fillet-skinless'])
 const WHOLE: ReadonlySet<Form> = new Set<Form>(['whole', 'gutted'])
 
+/** Whether drawing pin bones leaves fewer of them. */
+const hasPinBones = ({ bones }: ResolvedOffer): boolean => (bones.fillet?.typical ?? 0) > (bones['fillet-pinned']?.typical ?? 0)
+
 interface Bought {
   readonly offer: ResolvedOffer
   readonly form: Form
@@ -30,10 +33,7 @@ export function listAsks({ offer, form, portionG }: Bought, brief: NormalisedBri
     form === 'whole' && say('buy.ask.gut'),
     whole && served && say('buy.ask.fins'),
     whole && !served && cuts && say(format === 'steak' ? 'buy.ask.steaks' : 'buy.ask.fillet'),
-    !served &&
-      format !== 'steak' &&
-      (FILLETS.has(form) || (whole && cuts)) &&
-      (offer.bones['fillet-pinned'] ? say('buy.ask.pin-bone') : false),
+    !served && format !== 'steak' && (FILLETS.has(form) || (whole && cuts)) && hasPinBones(offer) && say('buy.ask.pin-bone'),
     FILLETS.has(form) && say(form === 'fillet-skin-on' ? 'buy.ask.skin-on' : 'buy.ask.skin-off'),
     cuts && format === 'portion' && FILLETS.has(form) && say('buy.ask.portion', { weight: mass(portionG) }),
     cuts && format === 'steak' && brief.thicknessMm !== null && say('buy.ask.thickness', { depth: length(brief.thicknessMm) }),

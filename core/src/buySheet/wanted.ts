@@ -71,11 +71,15 @@ function unroundedG({ needG, weightG, kept, bought: { count, grade } }: ReturnTy
   return computeWeightForRiskG(needG, { mean: kept.mean, sd: Math.sqrt(kept.sd ** 2 + variance / count) }, shortChance)
 }
 
-/** Beyond this price it is not bought without another look: what the dish allows for a portion, or the most that is asked on a day. */
-function findLimit(offer: ResolvedOffer, form: Form, brief: NormalisedBrief): BuyLine['limit'] {
+/**
+ * Beyond this price it is not bought without another look: what the dish allows for a portion, or the most that is asked on a day.
+ * @param asked of a kilogram by the merchant's own list
+ */
+function findLimit(offer: ResolvedOffer, form: Form, brief: NormalisedBrief, asked: number | null): BuyLine['limit'] {
   const price = findPrice(offer, form)
   if (!price) return null
-  const { low: _low, typical, high } = price.perKg
+  const { typical } = price.perKg
+  const high = Math.max(price.perKg.high, asked ?? 0)
   const most = brief.asks.portionCost?.to
   const cost = computePortionCost(offer, form, brief)
   const kg = computePortionToBuyG(offer, form, brief).typical / 1000
@@ -147,7 +151,7 @@ export function findWanted(wanted: WantedFish, context: Context): Answer<Wanted>
       grade: ofGrade,
       price: findPrice(offer, form),
       asked: perKg === null ? null : { perKg, date: quote?.date ?? null },
-      limit: findLimit(offer, form, dish.value),
+      limit: findLimit(offer, form, dish.value, perKg),
       needG: unroundedG(measured, shortChance) / kinds,
       alone: kinds > 1 ? null : bought.count,
       asks: listAsks({ offer, form, portionG: weightG / portions }, dish.value),

@@ -1,5 +1,6 @@
 import type { Fact } from '@tender-gill/contract'
 import { massPrice, massToBuy, phrase, say, term, named, type BuyLine, type BuyOrder } from '../facts/index.ts'
+import { groupBy } from '../lists/index.ts'
 
 const amountOf = ({ buy: { g, count, packs, packG }, grade }: BuyLine): Fact => {
   const weight = massToBuy(g)
@@ -9,16 +10,24 @@ const amountOf = ({ buy: { g, count, packs, packG }, grade }: BuyLine): Fact => 
   return count === null ? say('buy.amount', { weight }) : say('buy.amount.count', { count, weight })
 }
 
-/** What is accepted instead, each fish once, in the order of its best place. */
-function insteadOf({ standIns }: BuyLine): readonly Fact[] {
-  const seen = new Map<string, BuyLine['standIns'][number]>()
-  for (const one of standIns) if (!seen.has(one.species)) seen.set(one.species, one)
-  const several = new Set(standIns.map(({ servingId }) => servingId)).size > 1
-  return [...seen.values()].map(({ common, g, dish }) =>
-    several
-      ? say('buy.instead.for-dish', { fish: common, weight: massToBuy(g), dish })
-      : say('buy.instead', { fish: common, weight: massToBuy(g) }),
-  )
+/** Fish that are named to a merchant as accepted instead. */
+const MOST_INSTEAD = 3
+
+/**
+ * What is accepted instead, in the order of its best place: for all of the line where it stands in for every serving, else for whom it does.
+ * Its form is told where it is another.
+ */
+function insteadOf({ standIns, form, servings }: BuyLine): readonly Fact[] {
+  const bySpecies = [...groupBy(standIns, ({ species }) => species).values()].slice(0, MOST_INSTEAD)
+  return bySpecies.map((own) => {
+    const [first] = own as readonly [(typeof own)[number], ...(typeof own)[number][]]
+    const forAll = servings.every(({ servingId }) => own.some((one) => one.servingId === servingId))
+    const g = forAll ? own.reduce((sum, one) => sum + one.g, 0) : first.g
+    const params = { fish: first.common, weight: massToBuy(g) }
+    const told =
+      first.form === form ? say('buy.instead', params) : say('buy.instead.in-form', { ...params, form: term('form', first.form) })
+    return forAll ? told : say('buy.instead.for-dish', { instead: told, dish: first.dish })
+  })
 }
 
 /** One line of an order in words: how much of what, what is to be done to it, the price limit, what would do instead. */

@@ -46,6 +46,9 @@ export const formatMassPrice = (perKg: number, currency: string): string => plai
 /** The same as a bare figure, for an axis. */
 export const toMassPrice = (perKg: number): number => plain.toMassPrice(perKg, reader)
 /** What a price is of, at the head of a chart: "A kilo". */
+/** The unit in which this reader weighs what is bought, and how many grams it is. */
+export const MASS_UNIT = reader.units === 'us' ? 'lb' : 'kg'
+export const GRAMS_PER_MASS_UNIT = reader.units === 'us' ? 453.592_37 : 1000
 export const MASS_PRICED = reader.units === 'us' ? terms.figures.pound : terms.figures.kilo
 /** A weight as it is put on a scale. @param g grams */
 export const formatMass = (g: number): string => plain.formatExactMass(g, reader)

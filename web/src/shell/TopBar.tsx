@@ -44,6 +44,7 @@ const Home = styled(Link)({
 const BuiltRoom = styled(Link)({ padding: '6px 4px', color: INK.ice, textUnderlineOffset: 4 })
 
 const ROOMS = [
+  ['/buy', 'Buy sheet'],
   ['/book', 'Book'],
   ['/market', 'Market'],
   ['/house', 'House'],

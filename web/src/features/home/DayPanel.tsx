@@ -9,7 +9,7 @@ import { DayLine } from '../../drawings/DayLine.tsx'
 import { joinWords, ofHundred } from '../../parts/dishWords.ts'
 import { nameWeekday, sayDay } from '../../parts/orderWords.ts'
 import { readLocalTime } from '../../parts/readLocalTime.ts'
-import { describeDay } from '../../reader/index.ts'
+import { describeDay, formatMoney } from '../../reader/index.ts'
 import type { MerchantOrder } from './ordersToPlace.ts'
 import { WhatIsThis } from '../../parts/WhatIsThis.tsx'
 
@@ -28,9 +28,10 @@ function describeCovers(rows: CoverCard['rows'], today: string): string {
   ].join(', ')
 }
 
-const describeOrder = ({ order, fish }: MerchantOrder, today: string): string => {
+const describeOrder = ({ order, fish, short }: MerchantOrder, today: string): string => {
   const named = fish.length > MOST_NAMED ? `${fish.length} fish` : joinWords(fish)
-  return `${named} from ${order.merchant} by ${order.orderBy.time} ${sayDay(order.orderBy.date, today)}, for ${sayDay(order.delivery, today)}`
+  const missing = short ? `, ${formatMoney(short.amount, short.currency)} short of their least order` : ''
+  return `${named} from ${order.merchant} by ${order.orderBy.time} ${sayDay(order.orderBy.date, today)}, for ${sayDay(order.delivery, today)}${missing}`
 }
 
 /** What most covers hang on, where one thing carries many of them. */
@@ -80,9 +81,12 @@ export function DayPanel({ kitchen, card, orders }: Props) {
               ? next.dated
                 ? `Order next: ${describeOrder(next, today)}.`
                 : `Nothing must be ordered yet: no dish has a day. The next that can be had: ${describeOrder(next, today)}.`
-              : 'Nothing that your merchants list is to be ordered.'}
+              : 'Nothing is to be ordered.'}
         </Typography>
-        <Button component={Link} to="/cover-card" variant={next ? 'contained' : 'outlined'}>
+        <Button component={Link} to={next && !next.dated ? '/buy?undated=yes' : '/buy'} variant={next ? 'contained' : 'outlined'}>
+          Buy sheet
+        </Button>
+        <Button component={Link} to="/cover-card" variant="outlined">
           Cover card
         </Button>
       </Box>

@@ -22,12 +22,12 @@ const FIRST_METHODS: readonly Method[] = ['pan-sear', 'roast-whole', 'grill', 'p
 
 interface DishLineProps {
   readonly record: ServingRecord
-  readonly orderBy: string | undefined
+  readonly state: string | undefined
   readonly onRemove: (record: ServingRecord) => void
   readonly onAgain: (record: ServingRecord) => void
 }
 
-function DishLine({ record, orderBy, onRemove, onAgain }: DishLineProps) {
+function DishLine({ record, state, onRemove, onAgain }: DishLineProps) {
   const { id, revision, brief, choice } = record
   // Each dish is answered from the offers of its own day.
   const sheet = useSheet(brief.date)
@@ -73,7 +73,7 @@ function DishLine({ record, orderBy, onRemove, onAgain }: DishLineProps) {
         <Typography variant="body2" color="text.secondary">
           {choice ? 'taken' : leader ? `leads, fit ${leader.fit.toFixed(0)}, of ${leader.count} that can` : ' '}
         </Typography>
-        {orderBy && <Chip size="small" variant="outlined" label={orderBy} sx={{ mt: 0.5 }} />}
+        {state && <Chip size="small" variant="outlined" label={state} sx={{ mt: 0.5 }} />}
       </Box>
       <Box sx={{ gridColumn: { xs: '2', md: 'auto' }, justifySelf: 'start', display: 'flex', flexDirection: { xs: 'row', md: 'column' } }}>
         <Button size="small" onClick={() => onAgain(record)} aria-label={`Serve ${named} once more`}>
@@ -127,11 +127,11 @@ function Before({ records, onAgain }: { readonly records: readonly ServingRecord
 /** The dishes of the days to come, those touched last before those touched long ago; below, what was cooked before. */
 export function Dishes({
   records,
-  orderBy,
+  states,
 }: {
   readonly records: readonly ServingRecord[]
-  /** Until when the fish of a serving is to be ordered, in words. */
-  readonly orderBy: ReadonlyMap<string, string>
+  /** How it stands with the fish of a serving, in words. */
+  readonly states: ReadonlyMap<string, string>
 }) {
   const [remove] = useRemoveServingMutation()
   const [restore] = useRestoreServingMutation()
@@ -155,7 +155,7 @@ export function Dishes({
       {coming.length === 0 && <Typography>Nothing is to come. Serve a dish once more, or start a new one.</Typography>}
       <Box component="ul" aria-label="Dishes" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {coming.map((record) => (
-          <DishLine key={record.id} record={record} orderBy={orderBy.get(record.id)} onRemove={onRemove} onAgain={onAgain} />
+          <DishLine key={record.id} record={record} state={states.get(record.id)} onRemove={onRemove} onAgain={onAgain} />
         ))}
       </Box>
       <Before records={before} onAgain={onAgain} />

@@ -5,16 +5,14 @@ import Typography from '@mui/material/Typography'
 import { addDays } from '@tender-gill/core'
 import { useMemo } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { useCoverCardQuery, useKitchenQuery, useMerchantsQuery, useServingsQuery, usePricesQuery, useSlabQuery } from '../../api/api.ts'
+import { useBuySheetQuery, useCoverCardQuery, useKitchenQuery, useServingsQuery, usePricesQuery, useSlabQuery } from '../../api/api.ts'
 import { useAnswer, useSheet } from '../../engine/index.ts'
 import { FishSearch } from '../../parts/FishSearch.tsx'
-import { sayDay } from '../../parts/orderWords.ts'
-import { readLocalTime } from '../../parts/readLocalTime.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { StandingAbsences } from '../absences/index.ts'
 import { DayPanel } from './DayPanel.tsx'
 import { Dishes, FirstDish } from './Dishes.tsx'
-import { listOrders } from './ordersToPlace.ts'
+import { describeServings, listOrders } from './ordersToPlace.ts'
 import { GoodToday, SinceYesterday } from './SidePanels.tsx'
 
 const MOST_ON_LIST = 14
@@ -69,28 +67,9 @@ export function HomePage() {
   const today = kitchen?.today ?? ''
   const { data: card } = useCoverCardQuery({ from: today, to: today && addDays(today, DAYS_AHEAD) }, { skip: today === '' })
   const { data: slab } = useSlabQuery()
-  const { data: merchants } = useMerchantsQuery()
-  const zone = kitchen?.zone
-  const orders = useMemo(
-    () =>
-      card && slab && merchants && zone
-        ? listOrders(card.rows, {
-            slab: slab.fish,
-            merchants: merchants.map(({ merchant }) => merchant),
-            now: { date: today, time: readLocalTime(zone) },
-          })
-        : undefined,
-    [card, slab, merchants, zone, today],
-  )
-  const orderBy = useMemo(
-    () =>
-      new Map(
-        (orders ?? []).flatMap(({ order: { orderBy: by }, dated, servings }) =>
-          servings.map((id) => [id, `${dated ? 'order' : 'could be ordered'} by ${by.time} ${sayDay(by.date, today)}`] as const),
-        ),
-      ),
-    [orders, today],
-  )
+  const { data: sheet } = useBuySheetQuery({ from: today, to: today && addDays(today, DAYS_AHEAD), undated: 'yes' }, { skip: today === '' })
+  const orders = useMemo(() => sheet && listOrders(sheet), [sheet])
+  const states = useMemo(() => (sheet ? describeServings(sheet) : new Map<string, string>()), [sheet])
   const empty = records?.length === 0
   return (
     <Box
@@ -117,7 +96,7 @@ export function HomePage() {
             </Button>
           </Box>
           <StandingAbsences />
-          {!records ? <Waiting what="the dishes" shape="rows" /> : empty ? <FirstDish /> : <Dishes records={records} orderBy={orderBy} />}
+          {!records ? <Waiting what="the dishes" shape="rows" /> : empty ? <FirstDish /> : <Dishes records={records} states={states} />}
         </Paper>
       </Box>
       <Box sx={{ display: 'grid', gap: 1.5 }}>

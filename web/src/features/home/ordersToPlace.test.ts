@@ -1,48 +1,69 @@
-import type { CoverCard, Merchant, SlabFish } from '@tender-gill/contract'
+import type { BuySheet, PurchaseState } from '@tender-gill/contract'
 import { describe, expect, it } from 'vitest'
-import { listOrders } from './ordersToPlace.ts'
+import { describeServings, listOrders } from './ordersToPlace.ts'
 
-const merchant = (name: string, orderBy: string): Merchant =>
-  ({ name, delivers: [1, 2, 3, 4, 5, 6, 7], orderBy, daysAhead: 1, minimumOrder: null, feed: null }) as unknown as Merchant
-const fish = (species: string, seller: string | null) => ({ species, merchant: seller }) as unknown as SlabFish
-const row = (servingId: string, species: string | null, date: string | null) =>
-  ({ servingId, date, fish: species && { species, common: `the ${species}` } }) as unknown as CoverCard['rows'][number]
-const TRADE = {
-  slab: [fish('cod', 'Quay'), fish('ling', 'Quay'), fish('bass', 'Boats'), fish('eel', null)],
-  merchants: [merchant('Quay', '21:00'), merchant('Boats', '18:30')],
-  now: { date: '2026-06-13', time: '10:00' },
+interface Line {
+  readonly common: string
+  readonly serving: string
+  readonly date?: string | null
+  readonly state?: PurchaseState
 }
+const line = ({ common, serving, date = '2026-06-14', state }: Line) => ({
+  ...{ common, purchase: state === undefined ? null : { purchase: { state } } },
+  servings: [{ servingId: serving, date }],
+})
+const order = (merchant: string | null, time: string, lines: readonly Line[], patch: object = {}) => ({
+  ...{ merchant, state: 'open', delivery: '2026-06-14', orderBy: { date: '2026-06-13', time }, minimum: null, lines: lines.map(line) },
+  ...patch,
+})
+const sheet = (...orders: readonly object[]) => ({ orders, now: { date: '2026-06-13', time: '10:00' } }) as unknown as BuySheet
 
 describe('what is to be ordered', () => {
-  it('is there on the day of its serving and not before, by merchant and delivery, the earliest hour first, each fish once', () => {
+  it('is what nothing was ordered of yet, each fish once, what a day needs before what waits for one', () => {
     const orders = listOrders(
-      [
-        row('a', 'cod', '2026-06-14'),
-        row('b', 'bass', '2026-06-14'),
-        row('c', 'cod', '2026-06-14'),
-        row('d', 'ling', '2026-06-14'),
-        row('e', 'cod', '2026-06-18'),
-      ],
-      TRADE,
+      sheet(
+        order('Boats', '18:30', [{ common: 'bass', serving: 'b', date: null }]),
+        order('Quay', '21:00', [
+          { common: 'cod', serving: 'a' },
+          { common: 'cod', serving: 'c' },
+          { common: 'ling', serving: 'd', state: 'ordered' },
+        ]),
+      ),
     )
     expect(orders).toMatchObject([
-      { order: { merchant: 'Boats', delivery: '2026-06-14', orderBy: { date: '2026-06-13', time: '18:30' } }, servings: ['b'] },
-      { order: { merchant: 'Quay', delivery: '2026-06-14' }, fish: ['the cod', 'the ling'], servings: ['a', 'c', 'd'] },
-      { order: { merchant: 'Quay', delivery: '2026-06-18', orderBy: { date: '2026-06-17', time: '21:00' } }, servings: ['e'] },
+      { order: { merchant: 'Quay', delivery: '2026-06-14', orderBy: { time: '21:00' } }, fish: ['cod'], dated: true, short: null },
+      { order: { merchant: 'Boats' }, fish: ['bass'], dated: false },
     ])
   })
 
-  it('of a dish on no day yet is the next that can be had, and stands behind what is needed', () => {
-    const orders = listOrders([row('a', 'bass', null), row('b', 'cod', '2026-06-18')], TRADE)
-    expect(orders.map(({ dated, servings }) => [dated, ...servings])).toEqual([
-      [true, 'b'],
-      [false, 'a'],
-    ])
-  })
-
-  it('is nothing where nobody offers it, no fish can do the dish, or it can no more come in time', () => {
-    expect(listOrders([row('a', 'eel', null), row('b', 'hake', null), row('c', null, null), row('d', 'cod', '2026-06-13')], TRADE)).toEqual(
-      [],
+  it('says what is missing of the least order, and leaves out what is ordered, too late, or on nobody’s list', () => {
+    const short = { minimum: { amount: 40, currency: 'EUR', missing: 14 } }
+    const [one, ...others] = listOrders(
+      sheet(
+        order('Quay', '21:00', [{ common: 'cod', serving: 'a' }], short),
+        order('Boats', '18:30', [{ common: 'bass', serving: 'b', state: 'bought' }]),
+        order('Van', '18:30', [{ common: 'eel', serving: 'c' }], { state: 'late', delivery: null, orderBy: null }),
+        order(null, '', [{ common: 'hake', serving: 'd' }], { state: 'nobody', delivery: null, orderBy: null }),
+      ),
     )
+    expect(one?.short).toEqual({ amount: 14, currency: 'EUR' })
+    expect(others).toEqual([])
+  })
+})
+
+describe('how it stands with a serving', () => {
+  it.each([
+    [[{ common: 'cod', serving: 'a' }], 'order by 21:00 today'],
+    [[{ common: 'cod', serving: 'a', date: null }], 'could be ordered by 21:00 today'],
+    [[{ common: 'cod', serving: 'a', state: 'ordered' as const }], 'ordered'],
+    [
+      [
+        { common: 'cod', serving: 'a', state: 'bought' as const },
+        { common: 'ling', serving: 'a', state: 'not-come' as const },
+      ],
+      'did not come',
+    ],
+  ])('%j: %s', (lines, words) => {
+    expect(describeServings(sheet(order('Quay', '21:00', lines))).get('a')).toBe(words)
   })
 })

@@ -1,46 +1,67 @@
-import type { CoverCard, Merchant, OrderDay, SlabFish } from '@tender-gill/contract'
-import { planOrder, type LocalMoment } from '@tender-gill/core'
+import type { BuyLine, BuyOrder, BuySheet, OrderDay, PurchaseState } from '@tender-gill/contract'
+import { sayDay } from '../../parts/orderWords.ts'
 
-/** What is to be ordered from one merchant for one delivery, and until when. */
+/** What is still to be ordered from one merchant for one delivery, and until when. */
 export interface MerchantOrder {
   readonly order: OrderDay
   /** Common names of the fish, each once. */
   readonly fish: readonly string[]
-  readonly servings: readonly string[]
+  /** How much of their least order is missing; null where nothing is. */
+  readonly short: { readonly amount: number; readonly currency: string } | null
   /** Whether a serving of a day needs it; else its dishes are on no day yet, and this is the next that can be had. */
   readonly dated: boolean
 }
 
-interface Trade {
-  /** What merchants offer today. */
-  readonly slab: readonly SlabFish[]
-  readonly merchants: readonly Merchant[]
-  readonly now: LocalMoment
+const isDated = ({ servings }: BuyLine): boolean => servings.some(({ date }) => date !== null)
+
+function toOrder({ merchant, delivery, orderBy, lines, minimum }: BuyOrder): readonly MerchantOrder[] {
+  const open = lines.filter(({ purchase }) => purchase === null)
+  if (merchant === null || delivery === null || orderBy === null || open.length === 0) return []
+  return [
+    {
+      order: { merchant, delivery, orderBy },
+      fish: [...new Set(open.map(({ common }) => common))],
+      short: minimum && minimum.missing > 0 ? { amount: minimum.missing, currency: minimum.currency } : null,
+      dated: open.some(isDated),
+    },
+  ]
 }
 
-/** Dated before undated, then the earliest hour. */
-const placeOf = ({ dated, order: { orderBy } }: MerchantOrder): string => `${dated ? 0 : 1} ${orderBy.date} ${orderBy.time}`
+/** Who is to be called for what: what a day needs first, and of that the earliest hour. What can no longer come in time is not among it. */
+export const listOrders = ({ orders }: Pick<BuySheet, 'orders'>): readonly MerchantOrder[] =>
+  orders
+    .filter(({ state }) => state === 'open')
+    .flatMap(toOrder)
+    .sort((a, b) => Number(b.dated) - Number(a.dated))
 
-/**
- * Who is to be called for what, so that each fish is there on the day of its serving: what is dated first, the earliest hour first. What no
- * merchant lists, or none can bring in time any more, is not among it.
- * @param rows servings of the days to come, each with its fish
- */
-export function listOrders(rows: CoverCard['rows'], { slab, merchants, now }: Trade): readonly MerchantOrder[] {
-  const orders = new Map<string, MerchantOrder>()
-  for (const { servingId, fish, date } of rows) {
-    const seller = fish && slab.find(({ species }) => species === fish.species)?.merchant
-    const merchant = merchants.find(({ name }) => name === seller)
-    const order = merchant && planOrder(merchant, now, date)
-    if (!fish || !order) continue
-    const dated = date !== null
-    const key = `${order.merchant}|${order.delivery}|${dated}`
-    const known = orders.get(key) ?? { order, dated, fish: [], servings: [] }
-    orders.set(key, {
-      ...known,
-      fish: known.fish.includes(fish.common) ? known.fish : [...known.fish, fish.common],
-      servings: [...known.servings, servingId],
-    })
-  }
-  return [...orders.values()].sort((a, b) => placeOf(a).localeCompare(placeOf(b)))
+const STATE_WORDS: Readonly<Record<PurchaseState, string>> = {
+  ordered: 'ordered',
+  bought: 'bought',
+  short: 'came short',
+  'not-come': 'did not come',
+}
+/** What most wants to be known of several fish of one dish, first. */
+const WORST: readonly PurchaseState[] = ['not-come', 'short', 'ordered', 'bought']
+
+function describeServing(lines: readonly (BuyLine & Pick<BuyOrder, 'orderBy' | 'state'>)[], today: string): string | undefined {
+  const open = lines.find(({ purchase, state }) => purchase === null && state === 'open')
+  if (open?.orderBy) return `${isDated(open) ? 'order' : 'could be ordered'} by ${open.orderBy.time} ${sayDay(open.orderBy.date, today)}`
+  const worst = WORST.find((state) => lines.some(({ purchase }) => purchase?.purchase.state === state))
+  if (worst) return STATE_WORDS[worst]
+  return lines.some(({ state }) => state === 'late') ? 'too late to order' : undefined
+}
+
+/** How it stands with the fish of each serving, in a word or two, by its id. */
+export function describeServings({ orders, now }: Pick<BuySheet, 'orders' | 'now'>): ReadonlyMap<string, string> {
+  const lines = orders.flatMap(({ lines: own, orderBy, state }) => own.map((line) => ({ ...line, orderBy, state })))
+  const ids = new Set(lines.flatMap(({ servings }) => servings.map(({ servingId }) => servingId)))
+  return new Map(
+    [...ids].flatMap((id) => {
+      const words = describeServing(
+        lines.filter(({ servings }) => servings.some(({ servingId }) => servingId === id)),
+        now.date,
+      )
+      return words === undefined ? [] : [[id, words] as const]
+    }),
+  )
 }
