@@ -3,7 +3,7 @@ import { Brief } from './brief.ts'
 import { Caution } from './lineUp.ts'
 import { SentenceText } from './facts.ts'
 import { closed, Currency, Fraction, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
-import { FORMS } from './vocabulary.ts'
+import { FORMS, PARTS } from './vocabulary.ts'
 
 const Grams = Type.Number({ minimum: 0 })
 const Range = closed({ low: Type.Number(), typical: Type.Number(), high: Type.Number() })
@@ -100,3 +100,30 @@ export const FormCompared = closed({
   seen: SentenceText(120),
 })
 export type FormCompared = Static<typeof FormCompared>
+
+/** One part of a fish beside another whose price is known. */
+export const PartCompared = closed({
+  offerId: Text(120),
+  part: oneOf(PARTS),
+  form: oneOf(FORMS),
+  /** What it is asked for, where it has a price of its own. */
+  asked: nullable(Type.Number()),
+  /** At the price of the part it is held against; null where it cannot do the dish. */
+  fit: nullable(Type.Number()),
+  worthPerKg: nullable(Type.Number({ description: 'Price of a kilogram at which it does the dish as well.' })),
+  /** Why it cannot do the dish. */
+  because: nullable(SentenceText(300)),
+})
+export type PartCompared = Static<typeof PartCompared>
+
+/** The parts of one fish at one price. */
+export const PartsCompared = closed({
+  offerId: Text(120),
+  part: oneOf(PARTS),
+  form: oneOf(FORMS),
+  perKg: Type.Number(),
+  currency: Currency,
+  fit: Type.Number(),
+  parts: Type.Array(PartCompared),
+})
+export type PartsCompared = Static<typeof PartsCompared>

@@ -13,7 +13,7 @@ export {
   type AbsenceReason,
 } from './absences.ts'
 export * from './vocabulary.ts'
-export { Amounts, AmountsRequest, FormCompared } from './amounts.ts'
+export { Amounts, AmountsRequest, FormCompared, PartCompared, PartsCompared } from './amounts.ts'
 export { AskInput, Asks, Brief, Diners, HouseLeanings, OfferChoice, Recipe, StandInsRequest } from './brief.ts'
 export {
   AskStanding,

@@ -79,6 +79,7 @@ export {
   USUAL_SHORT_CHANCE,
   answerAmounts,
   compareForms,
+  compareParts,
   computeKept,
   computeShortChance,
   computeWeightForRiskG,

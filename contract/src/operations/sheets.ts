@@ -1,7 +1,18 @@
 import { question, type Entity } from './operation.ts'
 
 /** Everything that is laid over the book to make the offers of a day. */
-export const LAID_OVER: readonly Entity[] = ['kitchen', 'species', 'leanings', 'price', 'purchase', 'list', 'rate', 'season', 'stock', 'absence']
+export const LAID_OVER: readonly Entity[] = [
+  'kitchen',
+  'species',
+  'leanings',
+  'price',
+  'purchase',
+  'list',
+  'rate',
+  'season',
+  'stock',
+  'absence',
+]
 
 /** The offers of a kitchen's day: named cheaply, fetched once under their name. */
 export const sheets = {

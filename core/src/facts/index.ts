@@ -24,6 +24,8 @@ export type {
   Caution,
   Change,
   BuyLine,
+  PartCompared,
+  PartsCompared,
   BuyOrder,
   BuySheet,
   PurchaseRecord,
