@@ -68,6 +68,9 @@ export const Amounts = closed(
       }),
       { description: 'All that does not go into the pan, what is lost too.' },
     ),
+    never: Type.Array(closed({ part: Text(40), sentence: SentenceText(300) }), {
+      description: 'What of it must not be eaten, or only of fish of which it is known that it may.',
+    }),
     cost: nullable(
       closed({
         perKg: Range,

@@ -230,6 +230,11 @@ export const FACT_PARAMS = {
   'hang.farms': [],
 
   // What a merchant is asked to do to a fish, and why something cannot be ordered.
+  'rest.never.gills': [],
+  'rest.never.gall': [],
+  'rest.never.liver': [],
+  'rest.never.roe': [],
+  'rest.never.ciguatera': [],
   'buy.ask.scale': [],
   'buy.ask.gut': [],
   'buy.ask.fins': [],

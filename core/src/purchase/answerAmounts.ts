@@ -9,6 +9,7 @@ import { ENGINE_VERSION } from '../tables/constants.ts'
 import { USES_OF_PART } from '../tables/cutMap.ts'
 import { findForms } from '../traits/index.ts'
 import { chooseGrade, suits, type GradeRange } from './grades.ts'
+import { listNeverEaten } from './neverEaten.ts'
 import { computeKept, listFactors, type KeptShare } from './keptShare.ts'
 import { splitRest } from './restOfFish.ts'
 import { computeShortChance, computeWeightForRiskG, countFed, countFishToCut, piecesOf } from './risk.ts'
@@ -183,6 +184,7 @@ export function answerAmounts(asked: AmountsRequest, sheet: ChosenSheet, { today
         uses: [...USES_OF_PART[part]],
         worth: trim && USES_OF_PART[part].length > 0 ? (shareOfBought * bought.g * trim.perKg) / 1000 : null,
       })),
+      never: listNeverEaten(offer, form),
       cost: costOf(offer, form, dish, bought.g),
       cautions: [
         ...entry.gates.map((gate) => ({ kind: gate, sentence: describeGate(gate, entry.candidate, dish) })),

@@ -180,6 +180,16 @@ describe('how much to buy', () => {
     expect(amount({}).cost).toBeNull()
   })
 
+  it('names what must not be eaten of what is bought, and nothing of a fillet', () => {
+    const partsOf = (species: string, form: Form) =>
+      amount({ fish: species, method: 'stew', format: 'chunk', form }).never.map(({ sentence }) => sentence)
+    expect(partsOf('Gadus morhua', 'whole')).toHaveLength(4)
+    expect(partsOf('Gadus morhua', 'gutted')).toHaveLength(1)
+    expect(partsOf('Gadus morhua', 'fillet-skin-on')).toEqual([])
+    const reef = book.offers.find(({ ciguatera, forms }) => ciguatera && forms.some(({ form }) => form === 'whole'))
+    expect(partsOf(reef?.species ?? '', 'whole')[0]).toContain('ciguatera')
+  })
+
   it('leaves a rest that with what goes into the pan is the whole, of every offer in every form and cut', () => {
     const findSpecies = createFindSpecies(book.offers)
     let looked = 0

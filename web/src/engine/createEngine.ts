@@ -2,6 +2,8 @@ import type {
   Brief,
   ServingRecord,
   FormCompared,
+  PartsCompared,
+  TakenFish,
   LineUp,
   Method,
   OfferSheet,
@@ -20,6 +22,7 @@ import {
   answerAmounts,
   answerFishFirst,
   compareForms,
+  compareParts,
   countRows,
   createBoard,
   createFindSpecies,
@@ -268,6 +271,12 @@ export function createEngine(shelf: SheetShelf) {
       const { sheet, today } = await open(ref)
       const answer = tell(compareForms({ ...brief, fish: species }, sheet, { today }))
       return answer.ok ? answer.value : []
+    },
+    /** What the other parts of a fish are worth for a dish, beside the one taken; null without a price of it. */
+    parts: async (ref: SheetRef, brief: Brief, { species, offerId, form }: TakenFish): Promise<PartsCompared | null> => {
+      const { sheet, today } = await open(ref)
+      const answer = tell(compareParts({ ...brief, fish: species, offer: offerId, form }, sheet, { today }))
+      return answer.ok ? answer.value : null
     },
     search: async (ref: SheetRef, text: string): Promise<readonly FishHit[]> => (await open(ref)).search().find(text),
     sharedName: async (ref: SheetRef, text: string): Promise<SharedName | null> => (await open(ref)).search().findShared(text),

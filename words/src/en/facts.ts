@@ -229,6 +229,12 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'hang.inland': 'rivers and lakes',
   'hang.farms': 'farms',
 
+  'rest.never.gills': 'The gills: cut them out before the head goes into a broth, they make it bitter.',
+  'rest.never.gall': 'The gall, a green sac beside the liver: take it out whole, for what it touches turns bitter.',
+  'rest.never.liver':
+    'The liver, unless this fish’s is known to be eaten: some hold too much vitamin A or gather poisons. Follow your local authority’s advice.',
+  'rest.never.roe': 'The roe, unless this fish’s is known to be eaten: that of some fish poisons, cooked too.',
+  'rest.never.ciguatera': 'Head, liver, roe and guts of this fish: ciguatera gathers in them, and cooking does not undo it.',
   'buy.ask.scale': 'scaled',
   'buy.ask.gut': 'gutted',
   'buy.ask.fins': 'fins trimmed, gills out',

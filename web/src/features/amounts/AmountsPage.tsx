@@ -1,5 +1,6 @@
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
 import Paper from '@mui/material/Paper'
 import TextField from '@mui/material/TextField'
@@ -9,7 +10,7 @@ import Typography from '@mui/material/Typography'
 import type { Form, RankedFish, TakenFish } from '@tender-gill/contract'
 import { FORMS_FOR, listTaken, replaceTaken } from '@tender-gill/core'
 import { useMemo, useState } from 'react'
-import { useSearchParams } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
 import { useKitchenQuery } from '../../api/api.ts'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { nameQuestion, useAnswer, useSheet, useOffers } from '../../engine/index.ts'
@@ -29,7 +30,9 @@ import { readHow, toRequest, type HowBought } from './howBought.ts'
 import { FormsCompared } from './FormsCompared.tsx'
 import { HowBoughtForm } from './HowBoughtForm.tsx'
 import { PriceField } from './PriceField.tsx'
-import { RestOfFish, Workings } from './Workings.tsx'
+import { PartsCompared } from './PartsCompared.tsx'
+import { RestOfFish } from './RestOfFish.tsx'
+import { Workings } from './Workings.tsx'
 
 const WHOLE: ReadonlySet<Form> = new Set<Form>(['whole', 'gutted'])
 
@@ -114,6 +117,9 @@ function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
             date={dish.brief.date}
             total={shown?.amounts.cost ? { typical: shown.amounts.cost.goods, currency: shown.amounts.cost.currency } : null}
           />
+          <Button component={Link} to={whole.brief.date === undefined ? '/buy?undated=yes' : '/buy'} variant="outlined" sx={{ mb: 2 }}>
+            Buy sheet
+          </Button>
           <HowBoughtForm how={how} onSet={set} />
           <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 2 }}>
             <TextField select label="Fish" value={offer.id} onChange={(event) => choose(event.target.value)} sx={{ minWidth: 220 }}>
@@ -173,11 +179,17 @@ function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
             </Typography>
           )}
         </Paper>
+        <Paper component="section" aria-label="Parts at one price" sx={{ p: 2 }}>
+          <Typography variant="h2" gutterBottom>
+            Which part to ask for
+          </Typography>
+          <PartsCompared brief={dish.brief} taken={taken} />
+        </Paper>
         <Paper component="section" aria-label="What else comes of it" sx={{ p: 2 }}>
           <Typography variant="h2" gutterBottom>
             The rest of the fish
           </Typography>
-          {shown && <RestOfFish amounts={shown.amounts} />}
+          {shown && <RestOfFish amounts={shown.amounts} body={offer.body} />}
         </Paper>
       </Box>
     </Box>

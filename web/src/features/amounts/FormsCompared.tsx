@@ -2,6 +2,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { Brief, FormCompared, TakenFish } from '@tender-gill/contract'
+import { useState } from 'react'
 import { nameQuestion, useAnswer, useSheet } from '../../engine/index.ts'
 import { FORM_LABEL, formatMass, formatMassPrice, formatMoney } from '../../reader/index.ts'
 import { INK } from '../../theme.ts'
@@ -20,6 +21,9 @@ function describePrice({ perPortion, perKg, currency, breakEvenPerKg }: FormComp
   return `${formatMassPrice(perKg, currency)}${even}.`
 }
 
+/** So many ways are shown until all are asked for. */
+const FEW = 4
+
 interface Props {
   readonly brief: Brief
   readonly taken: TakenFish
@@ -29,48 +33,54 @@ interface Props {
 /** The same fish in every form it can be bought in: what an edible portion costs, drawn to one scale, and the work each leaves. */
 export function FormsCompared({ brief, taken, onTake }: Props) {
   const sheet = useSheet(brief.date)
+  const [all, setAll] = useState(false)
   const key = nameQuestion({ brief, species: taken.species })
   const rows = useAnswer(sheet, key, (desk) => desk.forms(brief, taken.species))?.value
   if (!rows || rows.length < 2) return <Typography>There is no other way to buy it for this dish.</Typography>
   const most = Math.max(...rows.map(({ perPortion }) => perPortion ?? 0), 0.01)
   const [cheapest] = rows.filter(({ perPortion }) => perPortion !== null)
+  // The one that is taken is always among those shown.
+  const shown = all ? rows : rows.filter((row, i) => i < FEW || (row.offerId === taken.offerId && row.form === taken.form))
   return (
-    <Box component="ul" aria-label="Ways to buy it" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-      {rows.map((row) => {
-        const { offerId, offer, form, weightG, minutes, perPortion, currency, daysLeft, seen } = row
-        const isTaken = offerId === taken.offerId && form === taken.form
-        return (
-          <Box
-            component="li"
-            key={offerId + form}
-            sx={{ borderTop: `1px solid ${INK.hairline}`, borderLeft: `5px solid ${isTaken ? INK.roe : 'transparent'}`, pl: 1, py: 0.75 }}
-          >
-            <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
-              <Typography sx={{ flex: 1, fontWeight: 700 }}>
-                {FORM_LABEL[form]}, {offer}
+    <>
+      <Box component="ul" aria-label="Ways to buy it" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        {shown.map((row) => {
+          const { offerId, offer, form, weightG, minutes, perPortion, currency, daysLeft, seen } = row
+          const isTaken = offerId === taken.offerId && form === taken.form
+          return (
+            <Box
+              component="li"
+              key={offerId + form}
+              sx={{ borderTop: `1px solid ${INK.hairline}`, borderLeft: `5px solid ${isTaken ? INK.roe : 'transparent'}`, pl: 1, py: 0.75 }}
+            >
+              <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
+                <Typography sx={{ flex: 1, fontWeight: 700 }}>
+                  {FORM_LABEL[form]}, {offer}
+                </Typography>
+                <Typography sx={{ fontWeight: 700 }}>
+                  {perPortion !== null && currency ? `${formatMoney(perPortion, currency)} a portion` : ''}
+                </Typography>
+              </Box>
+              {perPortion !== null && <Box aria-hidden sx={{ height: 5, width: `${(100 * perPortion) / most}%`, bgcolor: INK.kelp }} />}
+              <Typography variant="body2">{describePrice(row, cheapest)}</Typography>
+              <Typography variant="body2" color="text.secondary">
+                {formatMass(weightG)} as usually needed, about {Math.max(1, Math.round(minutes))} min of work; {days(daysLeft)}. To look at:{' '}
+                {seen}.
               </Typography>
-              <Typography sx={{ fontWeight: 700 }}>
-                {perPortion !== null && currency ? `${formatMoney(perPortion, currency)} a portion` : ''}
-              </Typography>
+              {!isTaken && (
+                <Button
+                  size="small"
+                  onClick={() => onTake({ species: taken.species, offerId, form })}
+                  aria-label={`Buy it as ${FORM_LABEL[form]}, ${offer}`}
+                >
+                  Buy it so
+                </Button>
+              )}
             </Box>
-            {perPortion !== null && <Box aria-hidden sx={{ height: 5, width: `${(100 * perPortion) / most}%`, bgcolor: INK.kelp }} />}
-            <Typography variant="body2">{describePrice(row, cheapest)}</Typography>
-            <Typography variant="body2" color="text.secondary">
-              {formatMass(weightG)} as usually needed, about {Math.max(1, Math.round(minutes))} min of work; {days(daysLeft)}. To look at:{' '}
-              {seen}.
-            </Typography>
-            {!isTaken && (
-              <Button
-                size="small"
-                onClick={() => onTake({ species: taken.species, offerId, form })}
-                aria-label={`Buy it as ${FORM_LABEL[form]}, ${offer}`}
-              >
-                Buy it so
-              </Button>
-            )}
-          </Box>
-        )
-      })}
-    </Box>
+          )
+        })}
+      </Box>
+      {rows.length > shown.length && <Button onClick={() => setAll(true)}>All {rows.length} ways</Button>}
+    </>
   )
 }

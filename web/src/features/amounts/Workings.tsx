@@ -1,8 +1,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Amounts, Brief } from '@tender-gill/contract'
-import { FORM_LABEL, describeMass, formatMass, formatMoney } from '../../reader/index.ts'
-import { INK } from '../../theme.ts'
+import { FORM_LABEL, describeMass, formatMass } from '../../reader/index.ts'
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`
 type Factor = Amounts['factors'][number]
@@ -48,36 +47,5 @@ export function Workings({ amounts, brief }: { readonly amounts: Amounts; readon
         than is said. Labour is not counted. What the rest of the fish is worth to you is set in the house.
       </Typography>
     </>
-  )
-}
-
-/** What of the fish does not go into the pan: each part with its weight and its uses, drawn to one scale. */
-export function RestOfFish({ amounts }: { readonly amounts: Amounts }) {
-  const { rest, cost } = amounts
-  const most = Math.max(...rest.map(({ shareOfBought }) => shareOfBought), 0.01)
-  if (rest.length === 0) return <Typography>All of it goes into the pan.</Typography>
-  return (
-    <Box component="ul" aria-label="The rest of the fish" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-      {[...rest]
-        .sort((a, b) => b.g - a.g)
-        .map(({ part, g, shareOfBought, uses, worth }) => (
-          <Box component="li" key={part} sx={{ borderTop: `1px solid ${INK.hairline}`, py: 0.5 }}>
-            <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
-              <Typography sx={{ flex: 1, fontWeight: 700 }}>{part === 'loss' ? 'lost: ice and drip' : part}</Typography>
-              <Typography>
-                {formatMass(g)}
-                {worth !== null && cost ? `, ${formatMoney(worth, cost.currency)}` : ''}
-              </Typography>
-            </Box>
-            <Box
-              aria-hidden
-              sx={{ height: 5, width: `${(100 * shareOfBought) / most}%`, bgcolor: uses.length > 0 ? INK.kelp : INK.hairline }}
-            />
-            <Typography variant="body2" color="text.secondary">
-              {uses.length > 0 ? uses.join('; ') : part === 'liver' ? 'not eaten, unless it is known to be safe' : 'of no use'}
-            </Typography>
-          </Box>
-        ))}
-    </Box>
   )
 }
