@@ -14,6 +14,8 @@ export interface Stack {
   readonly cluster: Cluster
   /** Address of the merchants' simulator; it gives no list until a journey lets it. */
   readonly merchants: string
+  /** Where phones come in, over TLS. */
+  readonly phones: string
   readonly stop: () => Promise<void>
 }
 
@@ -32,15 +34,20 @@ async function startStack(): Promise<Stack> {
   }
   const market = await startSimulator({ SIMULATOR_TODAY: '2026-06-13', SIMULATOR_TROUBLE: 'error' })
   const cluster = await startCluster(await installPostgres(), mkdtempSync(join(tmpdir(), 'tender-gill-journey-')), { throwAway: true })
+  const lanPort = await findFreePort()
   const server = await startServer({
     url: cluster.url,
     port: await findFreePort(),
-    env: { TENDER_GILL_CLOCK: '2026-06-13T12:00:00Z', LOG_LEVEL: 'silent', FEEDS: market.feeds },
+    env: {
+      ...{ TENDER_GILL_CLOCK: '2026-06-13T12:00:00Z', LOG_LEVEL: 'silent', FEEDS: market.feeds },
+      ...{ LAN_PORT: String(lanPort), LAN_FOLDER: mkdtempSync(join(tmpdir(), 'tender-gill-lan-')) },
+    },
   })
   return {
     address: server.address,
     cluster,
     merchants: market.address,
+    phones: `https://127.0.0.1:${lanPort}`,
     stop: async () => {
       await server.stop()
       await market.stop()

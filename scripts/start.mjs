@@ -49,7 +49,13 @@ try {
   // The demo's merchants; feeds of one's own stand in FEEDS.
   const market = process.env.FEEDS === undefined ? await startSimulator() : undefined
   if (market) undo.push(() => market.stop())
-  const env = { LOG_FILE: join(dataFolder, 'server.log'), ...(market ? { FEEDS: market.feeds } : {}) }
+  // Without --lan nothing listens beyond this machine.
+  const lanPort = process.argv.includes('--lan') ? await findFreePort(Number(process.env.LAN_PORT ?? 8443)) : undefined
+  const env = {
+    LOG_FILE: join(dataFolder, 'server.log'),
+    ...(market ? { FEEDS: market.feeds } : {}),
+    ...(lanPort === undefined ? {} : { LAN_PORT: String(lanPort), LAN_FOLDER: join(dataFolder, 'lan') }),
+  }
   const start = () => startServer({ env, url: cluster.url, port })
   // The first start is waited for: what is wrong from the beginning is said at once.
   const first = await start()
@@ -63,6 +69,7 @@ try {
   )
   undo.push(keepDatabase(cluster, say))
   console.log(`Tender Gill is open at ${first.address}  (Ctrl-C closes it)`)
+  if (lanPort !== undefined) console.log(`Phones on your network come in on port ${lanPort}: pair them under House, Phones.`)
 } catch (error) {
   console.error(error.message)
   await stop(1)

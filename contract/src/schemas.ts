@@ -3,6 +3,7 @@ import { YearOfDish } from './year.ts'
 import { Absence, AbsenceInput, AbsencePlan, AbsencePlanRequest, AbsenceUndo } from './absences.ts'
 import { BuySheet } from './buySheet.ts'
 import { PurchaseInput, PurchaseRecord } from './purchases.ts'
+import { PairingCode, Phones } from './phones.ts'
 import { CoverCard } from './coverCard.ts'
 import { Amounts, AmountsRequest } from './amounts.ts'
 import { Brief, Recipe, StandInsRequest } from './brief.ts'
@@ -93,6 +94,8 @@ export const schemas = {
   AnySchema,
   Brief,
   BuySheet,
+  PairingCode,
+  Phones,
   PurchaseInput,
   PurchaseRecord,
   ServingInput,

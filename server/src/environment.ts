@@ -13,6 +13,9 @@ const Environment = Type.Object({
   webFolder: Type.Optional(Type.String()),
   feeds: Type.Optional(Type.String()),
   feedsZone: Type.String(),
+  /** Where phones on the local network come in, and where its certificate is kept; nothing listens there unless both are said. */
+  lanPort: Type.Optional(Type.Integer({ minimum: 0, maximum: 65_535 })),
+  lanFolder: Type.Optional(Type.String()),
   stopWithParent: Type.Boolean(),
 })
 export type Environment = Static<typeof Environment>
@@ -22,6 +25,7 @@ const NAME_OF: Readonly<Record<string, string>> = {
   '/port': 'PORT',
   '/writesPerMinute': 'WRITES_PER_MINUTE',
   '/logLevel': 'LOG_LEVEL',
+  '/lanPort': 'LAN_PORT',
   '/clock': 'TENDER_GILL_CLOCK',
 }
 
@@ -40,6 +44,8 @@ export function readEnvironment(env: Readonly<Record<string, string | undefined>
       .filter(Boolean),
     feedsZone: env.FEEDS_ZONE ?? 'UTC',
     stopWithParent: Boolean(env.STOP_WITH_PARENT),
+    ...optional('lanPort', env.LAN_PORT === undefined ? undefined : Number(env.LAN_PORT)),
+    ...optional('lanFolder', env.LAN_FOLDER),
     ...optional('logFile', env.LOG_FILE),
     ...optional('clock', env.TENDER_GILL_CLOCK),
     ...optional('webFolder', env.WEB_FOLDER),

@@ -8,6 +8,8 @@ import { createFeedReader, runFeedReader } from './feeds/feedReader.ts'
 import { createKeepFeedList } from './feeds/keepFeedList.ts'
 import { createApp } from './http/createApp.ts'
 import { computeToday } from './kitchens/today.ts'
+import { createServer } from 'node:https'
+import { openLan } from './lan/index.ts'
 import { openLog } from './openLog.ts'
 import { runPurge } from './purge.ts'
 
@@ -34,17 +36,13 @@ const feeds = createFeedReader({
   keep: createKeepFeedList({ db, now, compute }),
   onProblem: (feed, problem, error) => log.warn({ feed, err: error }, problem),
 })
-const app = createApp({
-  db,
-  log,
-  now,
-  compute,
-  changes,
-  feeds,
-  webFolder: settings.webFolder,
-  writesPerMinute: settings.writesPerMinute,
-  hosts: settings.hosts,
-})
+const { lanPort, lanFolder } = settings
+const lan = lanPort !== undefined && lanFolder !== undefined ? await openLan(lanPort, lanFolder, now()) : undefined
+const deps = {
+  ...{ db, log, now, compute, changes, feeds, lan: lan?.door },
+  ...{ webFolder: settings.webFolder, writesPerMinute: settings.writesPerMinute, hosts: settings.hosts },
+}
+const app = createApp(deps)
 const server = app.listen(settings.port, '127.0.0.1', (error) => {
   if (error) {
     log.error({ err: error }, `cannot listen on port ${settings.port}`)
@@ -52,6 +50,11 @@ const server = app.listen(settings.port, '127.0.0.1', (error) => {
   }
   process.stdout.write(`listening on ${settings.port}\n`)
 })
+
+// Beyond this machine only with the certificate, and only who is paired.
+const secure = lan && createServer(lan.certificate, createApp({ ...deps, hosts: [...settings.hosts, ...lan.hosts], gated: true }))
+secure?.listen(lanPort, '0.0.0.0')
+secure?.on('error', (error) => log.error({ err: error }, `cannot listen on port ${lanPort}`))
 
 // Longer than browsers keep a quiet connection: a request must not meet one that is just being closed.
 server.keepAliveTimeout = 120_000
@@ -71,6 +74,8 @@ const stop = () => {
       .finally(() => process.exit(0))
   })
   server.closeAllConnections()
+  secure?.close()
+  secure?.closeAllConnections()
 }
 process.on('SIGINT', stop)
 process.on('SIGTERM', stop)

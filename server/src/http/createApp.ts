@@ -10,6 +10,7 @@ import type { Compute } from '../compute/index.ts'
 import type { OpenDatabase } from '../database/openDatabase.ts'
 import type { FeedReader } from '../feeds/feedReader.ts'
 import { createKitchenRepository } from '../kitchens/kitchenRepository.ts'
+import { createLanGate, createPhoneRepository, type LanDoor } from '../lan/index.ts'
 import { createErrorHandler } from './errorHandler.ts'
 import { notFound } from './errors.ts'
 import { createHandlers } from './handlers.ts'
@@ -32,6 +33,10 @@ export interface AppDeps {
   readonly hosts?: readonly string[]
   /** Merchants' feeds, as they are set when the server starts. */
   readonly feeds?: FeedReader | undefined
+  /** The door to the local network, where it is open. */
+  readonly lan?: LanDoor | undefined
+  /** Whether this is what stands behind that door: who comes in has to be paired. */
+  readonly gated?: boolean
 }
 
 /** A body may be 1 MB; a file that is brought in may be larger. */
@@ -46,7 +51,19 @@ const FILE_PATHS = (Object.values(operations) as Operation[])
 const readBody: RequestHandler = (req, res, next) => (FILE_PATHS.some((path) => path.test(req.path)) ? readFile : readSmall)(req, res, next)
 
 /** The whole application over a database: security, the operations of the contract, pages, errors last. */
-export function createApp({ db, log, now, compute, changes, webFolder, writesPerMinute = 600, hosts = [], feeds }: AppDeps): Express {
+export function createApp({
+  db,
+  log,
+  now,
+  compute,
+  changes,
+  webFolder,
+  writesPerMinute = 600,
+  hosts = [],
+  feeds,
+  lan,
+  gated = false,
+}: AppDeps): Express {
   const kitchens = createKitchenRepository(db, now)
   const app = express()
   app.disable('x-powered-by')
@@ -59,6 +76,7 @@ export function createApp({ db, log, now, compute, changes, webFolder, writesPer
     }),
   )
   app.use(createNonce, createSecurityHeaders(), refuseForeignHosts(hosts))
+  if (gated) app.use(refuseForeignWrites, createLanGate({ phones: createPhoneRepository(db, now), kitchens }))
   const api = Router()
   api.use((_req, res, next) => {
     res.set('Cache-Control', 'no-store')
@@ -70,7 +88,7 @@ export function createApp({ db, log, now, compute, changes, webFolder, writesPer
   api.get('/openapi.json', (_req, res) => {
     res.json(buildOpenApi(ENGINE_VERSION))
   })
-  api.use(serveOperations({ db, now, kitchens }, createHandlers({ db, now, compute, kitchens, feeds })))
+  api.use(serveOperations({ db, now, kitchens }, createHandlers({ db, now, compute, kitchens, feeds, lan })))
   api.use((req) => {
     throw notFound(`No route ${req.method} ${req.originalUrl}`)
   })

@@ -4,6 +4,7 @@ import type { Problem, Untold } from '@tender-gill/contract'
 export const FAILURES = {
   invalid: { status: 400, title: 'The input is not valid' },
   'foreign-host': { status: 421, title: 'Asked under a name that is not ours' },
+  unpaired: { status: 401, title: 'Pair this phone first' },
   'not-found': { status: 404, title: 'There is nothing here' },
   conflict: { status: 409, title: 'It was changed in the meantime' },
   'precondition-required': { status: 428, title: 'Say which revision you read' },

@@ -1,3 +1,4 @@
+import { createPhoneHandlers, type LanDoor } from '../lan/index.ts'
 import { createBuySheetHandlers } from '../buySheet/buySheetHandlers.ts'
 import type { OpenDatabase } from '../database/openDatabase.ts'
 import { createAbsenceHandlers } from '../absences/absenceHandlers.ts'
@@ -25,10 +26,11 @@ export interface HandlerDeps {
   readonly compute: Compute
   readonly kitchens: KitchenRepository
   readonly feeds: FeedReader | undefined
+  readonly lan: LanDoor | undefined
 }
 
 /** A handler for every operation: the compiler names the one that is missing. */
-export function createHandlers({ db, now, compute, kitchens, feeds }: HandlerDeps): Handlers {
+export function createHandlers({ db, now, compute, kitchens, feeds, lan }: HandlerDeps): Handlers {
   const books = createHouseBooks(db, createLeaningsRepository(db, now))
   return {
     ...createKitchenHandlers(db, kitchens),
@@ -43,6 +45,7 @@ export function createHandlers({ db, now, compute, kitchens, feeds }: HandlerDep
     ...createFeedHandlers(feeds),
     ...createMarketFileHandlers({ db, now, compute }),
     ...createBuySheetHandlers(compute),
+    ...createPhoneHandlers(db, now, lan),
     coverCard: ({ kitchen, query, signal }) => compute.ask('coverCard', kitchen, query, signal),
     slab: ({ kitchen, query, signal }) => compute.ask('slab', kitchen, query, signal),
     priceHistory: ({ kitchen, params, query, signal }) => compute.ask('priceHistory', kitchen, { ...params, ...query }, signal),

@@ -16,6 +16,7 @@ import { USUAL_SHORT_CHANCE } from '@tender-gill/core'
 import { ofHundred } from '../../parts/dishWords.ts'
 import { AmountLeaning } from './AmountLeaning.tsx'
 import { useLeanings, type Change } from './useLeanings.ts'
+import { Phones } from '../phones/index.ts'
 import { DraftNotice, KeptLine } from '../../documents/index.ts'
 import { HowYouRead } from './HowYouRead.tsx'
 
@@ -249,6 +250,9 @@ export default function HousePage() {
         ))}
       </Box>
       <HowYouRead currency={kitchen.currency} />
+      <Box sx={{ mt: 3, maxWidth: 760 }}>
+        <Phones />
+      </Box>
     </Paper>
   )
 }

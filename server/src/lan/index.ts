@@ -1,0 +1,6 @@
+export { listAddresses } from './addresses.ts'
+export { openCertificate, type Certificate } from './certificate.ts'
+export { createLanGate } from './lanGate.ts'
+export { createPhoneHandlers, type LanDoor } from './phoneHandlers.ts'
+export { createPhoneRepository } from './phoneRepository.ts'
+export { openLan } from './openLan.ts'

@@ -1,0 +1,91 @@
+import { DAY_MS } from '@tender-gill/core'
+import { parse } from 'cookie'
+import express, { Router, type Request, type RequestHandler } from 'express'
+import { rateLimit } from 'express-rate-limit'
+import { RequestFailure, notFound } from '../http/errors.ts'
+import type { KitchenRepository } from '../kitchens/kitchenRepository.ts'
+import { writePairPage } from './pairPage.ts'
+import type { PhoneRepository } from './phoneRepository.ts'
+
+/** The phone's secret: sent by its browser alone, and only back here. */
+const COOKIE = 'tender-gill-phone'
+const COOKIE_LIFE_MS = 180 * DAY_MS
+/** Tries at a code a minute from one address: eight signs of thirty-two are then out of reach. */
+const MOST_TRIES = 10
+
+const tokenOf = (req: Request): string | undefined => parse(req.get('Cookie') ?? '')[COOKIE]
+const isAsset = ({ path }: Request): boolean => path.startsWith('/assets/') || path === '/mark.svg'
+
+interface GateDeps {
+  readonly phones: PhoneRepository
+  readonly kitchens: Pick<KitchenRepository, 'find'>
+}
+
+/** What a phone may ask of the server: its own kitchen, and nothing of who else may come in. */
+function createScope({ kitchens }: GateDeps): RequestHandler {
+  return async (req, res, next) => {
+    const own = String(res.locals.phoneKitchen)
+    if (!req.path.startsWith('/api/')) return next()
+    if (req.path === '/api/health' || req.path === '/api/openapi.json') return next()
+    if (req.path === '/api/kitchens') {
+      const kitchen = await kitchens.find(own)
+      res.json(kitchen ? [kitchen] : [])
+      return
+    }
+    const below = `/api/kitchens/${encodeURIComponent(own)}`
+    const inside = req.path === below || req.path.startsWith(`${below}/`)
+    if (!inside || req.path.startsWith(`${below}/phones`)) return next(notFound('Not from a phone'))
+    next()
+  }
+}
+
+/** Stands before everything that comes from the local network: a phone pairs by a code, and sees its own kitchen from then on. */
+export function createLanGate(deps: GateDeps): Router {
+  const { phones } = deps
+  const router = Router()
+  const page = (code: string, problem: string | null) => (nonce: string) => writePairPage({ nonce, code, problem })
+  router.get('/pair', (req, res) => {
+    const code = typeof req.query.code === 'string' ? req.query.code.slice(0, 20) : ''
+    res
+      .set('Cache-Control', 'no-store')
+      .type('html')
+      .send(page(code, null)(String(res.locals.nonce)))
+  })
+  const limit = rateLimit({
+    ...{ windowMs: 60_000, limit: MOST_TRIES, standardHeaders: 'draft-8', legacyHeaders: false },
+    handler: (_req, _res, next) => next(new RequestFailure('too-many', 'Wait a minute and try again.')),
+  })
+  router.post('/pair', limit, express.urlencoded({ extended: false, limit: '4kb' }), async (req, res) => {
+    const { code = '', name = '' } = (req.body ?? {}) as { code?: unknown; name?: unknown }
+    const called = String(name).trim().slice(0, 80) || 'A phone'
+    const claimed = await phones.claim(String(code).slice(0, 40), called)
+    if (!claimed) {
+      const problem = 'That code lets nobody in: it is mistyped, past, or was used. Ask for a new one under House.'
+      res
+        .status(400)
+        .type('html')
+        .send(page(String(code).slice(0, 20), problem)(String(res.locals.nonce)))
+      return
+    }
+    res.cookie(COOKIE, claimed.token, { httpOnly: true, secure: true, sameSite: 'strict', path: '/', maxAge: COOKIE_LIFE_MS })
+    res.redirect(303, `/k/${encodeURIComponent(claimed.kitchenId)}/buy`)
+  })
+  router.use(async (req, res, next) => {
+    if (isAsset(req)) return next()
+    const token = tokenOf(req)
+    const kitchen = token === undefined ? undefined : await phones.findKitchen(token)
+    if (kitchen === undefined) {
+      if (req.path.startsWith('/api/'))
+        return next(new RequestFailure('unpaired', 'This phone was not let in, or was shut out. Pair it again.'))
+      res.redirect(303, '/pair')
+      return
+    }
+    res.locals.phoneKitchen = kitchen
+    next()
+  })
+  router.use(async (req, res, next) => {
+    if (isAsset(req)) return next()
+    await createScope(deps)(req, res, next)
+  })
+  return router
+}

@@ -1,0 +1,1 @@
+export { Phones } from './Phones.tsx'
