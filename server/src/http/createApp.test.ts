@@ -4,7 +4,8 @@ import { createFindSpecies, rankLineUp } from '@tender-gill/core'
 import { createWords } from '@tender-gill/words'
 import { parseOfferSheet, parseSpeciesSheet } from '@tender-gill/contract/validators'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { startTestServer, type TestServer } from '../testing/testServer.ts'
+import { createPhoneRepository } from '../lan/index.ts'
+import { NOW, startTestServer, type TestServer } from '../testing/testServer.ts'
 
 let server: TestServer
 let call: TestServer['call']
@@ -158,6 +159,14 @@ describe('kitchens', () => {
     const { merchant } = (await call('/api/merchants/hessle-quay')).body
     const [list] = (await call('/api/price-lists')).body
     const rate = (await call('/api/rates', { method: 'POST', body: { rate: { currency: 'GBP', date: '2026-06-01', worth: 1.2 } } })).body
+    const purchase = {
+      ...{ line: 'Quay|2026-06-16|cod', state: 'ordered', merchant: null, date: '2026-06-16', species: 'Gadus morhua' },
+      ...{ offerId: 'gadus-morhua.wild.fresh.body', form: 'whole', orderedG: 900, g: null, perKg: null, currency: null, servings: [] },
+    }
+    const bought = (await call('/api/purchases', { method: 'POST', body: { purchase } })).body
+    const { code } = await createPhoneRepository(server.db, () => NOW).createCode('lantern-house')
+    await createPhoneRepository(server.db, () => NOW).claim(code, 'Ours')
+    const [phone] = (await call('/api/phones')).body.phones
     // Larch Cottage has a price-1 too: a shared id must lead to its own row, never to ours.
     const ours: Record<string, { id: string; body: object }> = {
       servings: { id: 'paprika-skewers', body: { brief } },
@@ -170,6 +179,8 @@ describe('kitchens', () => {
       stocks: { id: 'stock-9', body: { stock: { species: 'Gadus morhua', gearScore: { value: 1 } } } },
       merchants: { id: 'hessle-quay', body: { merchant: { ...merchant, name: 'Theirs' } } },
       rates: { id: rate.id, body: { rate: { currency: 'GBP', date: '2026-06-01', worth: 9 } } },
+      purchases: { id: bought.id, body: { purchase: { ...purchase, orderedG: 1 } } },
+      phones: { id: phone.id, body: {} },
       'price-lists': { id: list.id, body: {} },
       'house-species': { id: hand.id, body: { source: cod } },
       'species-import': { id: brought.importId, body: {} },
@@ -197,6 +208,9 @@ describe('kitchens', () => {
     expect((await call('/api/merchants/hessle-quay')).body).toMatchObject({ revision: 1, merchant: { name: 'Hessle Quay Fish' } })
     expect((await call('/api/price-lists')).body[0]).toEqual(list)
     expect((await call(`/api/rates/${rate.id}`)).body.rate.worth).toBe(1.2)
+    expect((await call('/api/purchases')).body).toMatchObject([{ purchase: { orderedG: 900 } }])
+    expect((await call('/api/phones')).body.phones).toHaveLength(1)
+    await call(`/api/purchases/${bought.id}`, { method: 'DELETE', headers: { 'If-Match': '"1"' } })
   })
 
   it('keep rows of the same id apart', async () => {
