@@ -93,6 +93,8 @@ const briefProperties = {
   date: Type.Optional(IsoDate),
   waters: Type.Optional(Type.Union([Type.Null(), Text(80), Type.Array(Text(80), { maxItems: 40 })])),
   budget: Type.Optional(closed({ perPortion: Type.Number({ exclusiveMinimum: 0, maximum: 100_000 }), currency: Currency, must })),
+  /** What a portion is sold for, so that the fish can be told as a share of it; it asks nothing of the fish. */
+  menuPrice: Type.Optional(closed({ perPortion: Type.Number({ exclusiveMinimum: 0, maximum: 100_000 }), currency: Currency })),
   spend: Type.Optional(oneOf(SPENDS)),
   spendMust: must,
   colour: Type.Optional(closed({ wanted: Type.Array(oneOf(COOKED_COLOURS), { minItems: 1, uniqueItems: true }), pull, must })),
@@ -144,6 +146,8 @@ export const HouseLeanings = closed(
     labour: Type.Optional(closed({ perHour: Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }), currency: Currency })),
     /** Chance of falling short that is taken when fish is bought. */
     shortChance: Type.Optional(Type.Number({ minimum: 0.001, maximum: 0.5 })),
+    /** What the fish may take of the menu price, 0..1, as the house aims at. */
+    foodCostShare: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1 })),
     /** Stock standing, 0..100: what the house wishes for, and below what it buys nothing. */
     stock: Type.Optional(
       closed({

@@ -2,7 +2,7 @@ import { Type, type Static } from '@sinclair/typebox'
 import { SentenceText } from './facts.ts'
 import { Caution } from './lineUp.ts'
 import { KeptPurchase } from './purchases.ts'
-import { closed, Currency, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
+import { closed, Currency, Fraction, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
 import { FORMS } from './vocabulary.ts'
 
 const Grams = Type.Number({ minimum: 0 })
@@ -108,6 +108,17 @@ export const BuySheet = closed(
     undated: Type.Array(closed({ servingId: Text(40), dish: Text(120) })),
     /** What was ordered or bought for these days and is no longer asked for as it was. */
     elsewhere: Type.Array(KeptPurchase),
+    /** The fish of those servings whose menu price is set, as a share of what they bring in. */
+    foodCost: nullable(
+      closed({
+        goods: Type.Number(),
+        takings: Type.Number(),
+        currency: Currency,
+        share: Type.Number({ minimum: 0 }),
+        target: nullable(Fraction),
+        servings: Type.Integer({ minimum: 1 }),
+      }),
+    ),
     covers: Type.Integer({ minimum: 0 }),
     spend: Type.Array(closed({ amount: Type.Number(), currency: Currency })),
     engineVersion: Text(20),

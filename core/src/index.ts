@@ -80,6 +80,8 @@ export {
   answerAmounts,
   compareForms,
   compareParts,
+  computeFoodCost,
+  type FoodCost,
   computeKept,
   computeShortChance,
   computeWeightForRiskG,

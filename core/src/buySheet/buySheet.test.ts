@@ -202,6 +202,19 @@ describe('a buy sheet', () => {
     expect(bound?.limit?.perKg).toBeLessThan(free?.limit?.perKg ?? 0)
   })
 
+  it('tells the fish as a share of what the dishes with a menu price bring in', () => {
+    const menuPrice = { perPortion: 16, currency: 'EUR' }
+    const dishes = [dish('a', { menuPrice }), dish('b', { covers: 20, menuPrice }), dish('c', { covers: 40 })]
+    const { foodCost, orders } = write(dishes)
+    const [line] = orders.flatMap(({ lines }) => lines)
+    const own = (line?.servings ?? []).filter(({ servingId }) => servingId !== 'c').reduce((sum, { needG }) => sum + needG, 0)
+    expect(foodCost).toMatchObject({ takings: 30 * 16, servings: 2, currency: 'EUR', target: null })
+    expect(foodCost?.goods).toBeCloseTo(((line?.goods ?? NaN) * own) / (line?.needG ?? NaN), 9)
+    expect(write([dish('c', {})]).foodCost).toBeNull()
+    const aiming = { ...sheet, leanings: { foodCostShare: 0.3 } }
+    expect(write(dishes, { sheetOf: () => aiming }).foodCost?.target).toBe(0.3)
+  })
+
   it('finds what was ordered beside its line, and apart where no line asks for it any more', () => {
     const key = linesOf([dish('a', {})])[0]?.key ?? ''
     const purchase = (id: string, line: string): PurchaseRecord => ({

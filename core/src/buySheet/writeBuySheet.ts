@@ -5,6 +5,7 @@ import { ENGINE_VERSION } from '../tables/constants.ts'
 import type { Trade } from './findSeller.ts'
 import { createDishAnswers, type DishAnswers } from './dishAnswers.ts'
 import { mergeOrders, sumMoney } from './merge.ts'
+import { sumFoodCost } from './sumFoodCost.ts'
 import { findWanted, type Wanted, type WantedFish } from './wanted.ts'
 
 /** The days a sheet is for. */
@@ -74,6 +75,7 @@ export function* stepBuySheet({ from, to, undated = false }: BuyDays, context: B
   return {
     ...{ from, to, now: { date: now.date, time: now.time }, orders, nothing, elsewhere },
     undated: waiting.map(({ id, brief }) => ({ servingId: id, dish: brief.dish })),
+    foodCost: sumFoodCost(orders, due, due[0] && sheetOf(due[0].brief).leanings?.foodCostShare),
     covers: due.reduce((sum, { brief }) => sum + (brief.covers ?? 1), 0),
     spend: sumMoney(orders.flatMap(({ lines }) => lines)),
     engineVersion: ENGINE_VERSION,

@@ -1,4 +1,5 @@
 export { answerAmounts, measureAmount, USUAL_SHORT_CHANCE } from './answerAmounts.ts'
+export { computeFoodCost, type FoodCost } from './foodCost.ts'
 export { compareParts } from './compareParts.ts'
 export { compareForms } from './compareForms.ts'
 export { type GradeRange } from './grades.ts'

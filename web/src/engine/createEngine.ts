@@ -23,6 +23,7 @@ import {
   answerFishFirst,
   compareForms,
   compareParts,
+  computeFoodCost,
   countRows,
   createBoard,
   createFindSpecies,
@@ -264,7 +265,8 @@ export function createEngine(shelf: SheetShelf) {
       const offer = offers.find(({ id }) => id === offerId)
       const dish = normaliseBrief(brief, { findSpecies: createFindSpecies(offers), today, leanings: sheet.leanings })
       const portionCost = offer && dish.ok ? computePortionCost(offer, form, dish.value) : null
-      return { ok: true, value: { amounts: answer.value, portionCost } }
+      const foodCost = computeFoodCost(portionCost, brief.menuPrice, sheet.leanings?.foodCostShare)
+      return { ok: true, value: { amounts: answer.value, portionCost, foodCost } }
     },
     /** One fish in every form it can be bought in for a dish, the cheapest edible portion first. */
     forms: async (ref: SheetRef, brief: Brief, species: string): Promise<readonly FormCompared[]> => {

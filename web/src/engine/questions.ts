@@ -10,6 +10,7 @@ import type {
   ServingRecord,
   StandIns,
 } from '@tender-gill/contract'
+import type { FoodCost } from '@tender-gill/core'
 import type { SheetRef } from './sheetRef.ts'
 
 /** Whether only what can be bought answers: as said, or where nothing was said, wherever the kitchen has prices. */
@@ -36,6 +37,8 @@ export interface AmountRequest {
   readonly how: Pick<AmountsRequest, 'shortChance' | 'grade' | 'stepG' | 'packG' | 'haveG'>
 }
 export interface ShownAmount {
+  /** The fish as a share of the menu price; null where that is not set, or no price is known. */
+  readonly foodCost: FoodCost | null
   readonly amounts: Amounts
   readonly portionCost: PortionCost | null
 }

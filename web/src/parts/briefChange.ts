@@ -38,6 +38,7 @@ const FIELDS: { readonly [K in keyof Brief]?: (brief: Brief) => string } = {
     return told.length > 0 ? `for ${joinWords(told.map((one) => one.toLowerCase()))}` : 'for anybody'
   },
   budget: ({ budget }) => (budget ? 'another budget' : 'no budget'),
+  menuPrice: ({ menuPrice }) => (menuPrice ? 'another price on the menu' : 'no price on the menu'),
   spend: ({ spend = 'any' }) => (spend === 'any' ? 'whatever it costs' : spend === 'least' ? 'as little as can be' : 'everyday fish'),
   waters: () => 'other waters',
   pool: () => 'other fish to choose from',

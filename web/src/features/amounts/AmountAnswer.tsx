@@ -2,9 +2,10 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Amounts, Brief, PortionCost } from '@tender-gill/contract'
+import type { FoodCost } from '@tender-gill/core'
 import { ofHundred } from '../../parts/dishWords.ts'
 import { FORM_LABEL, formatMass, formatMoney } from '../../reader/index.ts'
-import { HEADING } from '../../theme.ts'
+import { HEADING, INK } from '../../theme.ts'
 
 /** What to ask for, as it is sold: a number of fish of a size, packs, or a weight. */
 function describePurchase({ buy, grade }: Amounts): { readonly ask: string; readonly comes: string | null } {
@@ -22,15 +23,32 @@ const describeFeeds = ({ feeds }: Amounts, haveG: number | undefined): string =>
     ? `Feeds ${feeds} portions.`
     : `What is there, ${formatMass(haveG)}, feeds ${feeds} ${feeds === 1 ? 'portion' : 'portions'}.`
 
+/** The fish as a share of the price on the menu, with its range, against what the house aims at. */
+function FoodCostLine({ foodCost: { share, menuPrice, target } }: { readonly foodCost: FoodCost }) {
+  const { low, typical, high } = share
+  const range = ofHundred(low) === ofHundred(high) ? '' : ` (${ofHundred(low)} to ${ofHundred(high)})`
+  const over = target !== null && typical > target
+  return (
+    <Typography sx={{ borderLeft: `5px solid ${over ? INK.brass : INK.kelp}`, pl: 1, mt: 1 }}>
+      <b>
+        {ofHundred(typical)} of 100{range}
+      </b>{' '}
+      of the {formatMoney(menuPrice.perPortion, menuPrice.currency)} on the menu
+      {target === null ? '.' : over ? `; the house aims at ${ofHundred(target)}.` : `, within the ${ofHundred(target)} the house aims at.`}
+    </Typography>
+  )
+}
+
 interface Props {
   readonly amounts: Amounts
   readonly portionCost: PortionCost | null
   readonly brief: Brief
+  readonly foodCost: FoodCost | null
   readonly haveG: number | undefined
 }
 
 /** The answer: what to ask for, how surely it is enough, what it feeds, and what it costs. */
-export function AmountAnswer({ amounts, portionCost, brief, haveG }: Props) {
+export function AmountAnswer({ amounts, portionCost, foodCost, brief, haveG }: Props) {
   const { form, weightG, buy, shortChance, cost, grade, portions } = amounts
   const { ask, comes } = describePurchase(amounts)
   return (
@@ -64,6 +82,7 @@ export function AmountAnswer({ amounts, portionCost, brief, haveG }: Props) {
       ) : (
         <Typography sx={{ mt: 1 }}>No price is known for this form. Type one in and the cost stands here.</Typography>
       )}
+      {foodCost && <FoodCostLine foodCost={foodCost} />}
       {brief.budget && portionCost && portionCost.currency === brief.budget.currency && portionCost.typical > brief.budget.perPortion && (
         <Alert severity="warning" sx={{ mt: 1 }}>
           {formatMoney(portionCost.typical - brief.budget.perPortion, portionCost.currency)} a portion above the{' '}

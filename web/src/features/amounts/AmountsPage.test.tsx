@@ -1,6 +1,6 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { KITCHEN } from '../../testing/dishes.ts'
+import { BUDGETED, KITCHEN, STEW } from '../../testing/dishes.ts'
 import { openPage } from '../../testing/openPage.tsx'
 
 const region = () => screen.findByRole('region', { name: 'What to buy' })
@@ -66,6 +66,29 @@ describe('amounts', () => {
     await openPage('/dishes/stew/amounts', KITCHEN)
     const rest = await screen.findByRole('region', { name: 'What else comes of it' })
     await waitFor(() => expect(rest.textContent).toMatch(/trim|head|skin|All of it goes into the pan/))
+  })
+
+  it('draw where the rest of a whole fish sits, and name what of it must not be eaten', async () => {
+    const whole = { species: 'Gadus morhua', offerId: 'gadus-morhua.wild.fresh.body', form: 'whole' } as const
+    await openPage('/dishes/stew/amounts', { ...KITCHEN, dishes: [{ ...STEW, choice: whole }] })
+    const rest = await screen.findByRole('region', { name: 'What else comes of it' })
+    const map = await within(rest).findByRole('img', { name: /^Where the parts sit: 1 / })
+    expect(map.getAttribute('aria-label')).toMatch(/head, [\d.]+ k?g/)
+    expect(within(rest).getByRole('region', { name: 'What must not be eaten' }).textContent).toMatch(/gall.*gills.*liver.*roe/i)
+  })
+
+  it('say which part to ask for, and up to what price', async () => {
+    const body = { species: 'Gadus morhua', offerId: 'gadus-morhua.wild.fresh.body', form: 'fillet-skin-on' } as const
+    await openPage('/dishes/stew/amounts', { ...KITCHEN, dishes: [{ ...STEW, choice: body }] })
+    const parts = await screen.findByRole('region', { name: 'Parts at one price' })
+    await waitFor(() => expect(parts.textContent).toMatch(/Ask for the /))
+    expect(within(parts).getAllByRole('listitem').length).toBeGreaterThan(0)
+  })
+
+  it('tell the fish as a share of the price on the menu', async () => {
+    const brief = { ...BUDGETED.brief, menuPrice: { perPortion: 16, currency: 'EUR' } }
+    await openPage('/dishes/lunch/amounts', { ...KITCHEN, dishes: [{ ...BUDGETED, brief }] })
+    expect((await region()).textContent).toMatch(/\d+ of 100 \(\d+ to \d+\) of the €16\.00 on the menu/)
   })
 
   it('warn of a cost above the budget of the brief', async () => {

@@ -110,7 +110,15 @@ function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
               {answer.value.error.map(describeProblem).join('; ')}
             </Alert>
           )}
-          {shown && <AmountAnswer amounts={shown.amounts} portionCost={shown.portionCost} brief={dish.brief} haveG={request.how.haveG} />}
+          {shown && (
+            <AmountAnswer
+              amounts={shown.amounts}
+              portionCost={shown.portionCost}
+              foodCost={shown.foodCost}
+              brief={dish.brief}
+              haveG={request.how.haveG}
+            />
+          )}
           <WhereToOrder
             offer={offer}
             form={taken.form}

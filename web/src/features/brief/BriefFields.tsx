@@ -178,6 +178,7 @@ export function BriefFields() {
         {spend !== 'any' && <Tick name="spendMust" label="No dear fish at all" />}
         <TextInput name="budget" label="Budget a portion" hint="Empty: not asked" numeric />
         <Tick name="budgetMust" label="It is a must" />
+        <TextInput name="menuPrice" label="On the menu for" hint="A portion; asks nothing of the fish" numeric />
         <TextInput name="keepHours" label="Hours it waits before cooking" numeric />
         <TextInput name="keepTempC" label="Waits at, °C" hint="Empty: 4" numeric />
       </Group>

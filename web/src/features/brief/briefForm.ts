@@ -60,6 +60,7 @@ export interface BriefForm {
   keepHours: string
   keepTempC: string
   budget: string
+  menuPrice: string
   budgetMust: boolean
   /** ISO date, or nothing where no day is set yet. */
   date: string
@@ -114,6 +115,7 @@ export function toForm(brief: Brief): BriefForm {
     keepHours: show(brief.keep?.hours),
     keepTempC: show(brief.keep?.tempC),
     budget: show(brief.budget?.perPortion),
+    menuPrice: show(brief.menuPrice?.perPortion),
     budgetMust: brief.budget?.must ?? false,
     date: brief.date ?? '',
     waters: Array.isArray(brief.waters) ? brief.waters.join(WATERS_APART) : (brief.waters ?? ''),
@@ -146,7 +148,7 @@ export const asksServedAs = ({ method, smokeHeat }: Pick<BriefForm, 'method' | '
 
 /** What a brief says beyond what the form shows. */
 function withoutShown(brief: Partial<Brief>): Partial<Brief> {
-  const { thicknessMm: _t, wholeServes: _w, keep: _k, budget: _b, longCooking: _l, date: _d, waters: _a, ...rest } = brief
+  const { thicknessMm: _t, wholeServes: _w, keep: _k, budget: _b, menuPrice: _u, longCooking: _l, date: _d, waters: _a, ...rest } = brief
   const { doneness: _o, skin: _s, seasoning: _e, origin: _r, state: _f, smokeHeat: _h, rawTreatment: _p, ...more } = rest
   const { style: _y, servedAs: _v, spend: _n, spendMust: _m, habitat: _i, part: _q, colour: _c, kinds, ...kept } = more
   // A dish of shellfish alone is more than the form says.
@@ -201,6 +203,8 @@ export function fromForm(form: BriefForm, before: Partial<Brief>, currency: stri
       date: form.date === '' ? undefined : form.date,
       waters: form.waters === '' ? undefined : form.waters.split(WATERS_APART),
       keep: form.keepHours.trim() === '' ? undefined : { hours: number(form.keepHours), tempC: number(form.keepTempC) ?? 4 },
+      menuPrice:
+        form.menuPrice.trim() === '' ? undefined : { perPortion: number(form.menuPrice), currency: before.menuPrice?.currency ?? currency },
       budget:
         form.budget.trim() === ''
           ? undefined
@@ -216,6 +220,7 @@ const FIELD_OF: Record<string, keyof BriefForm> = {
   '/keep/hours': 'keepHours',
   '/keep/tempC': 'keepTempC',
   '/budget/perPortion': 'budget',
+  '/menuPrice/perPortion': 'menuPrice',
   '/colour': 'colours',
   '/diners': 'covers',
   '/diners/children': 'children',

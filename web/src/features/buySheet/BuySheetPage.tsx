@@ -14,7 +14,7 @@ import { addDays, countDays, isDay } from '@tender-gill/core'
 import { Link } from 'react-router'
 import { useBuySheetQuery, useKitchenQuery } from '../../api/api.ts'
 import { useKitchenId } from '../../kitchen/index.ts'
-import { joinWords } from '../../parts/dishWords.ts'
+import { joinWords, ofHundred } from '../../parts/dishWords.ts'
 import { DayField } from '../../parts/moments.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { describeDay, formatMassToBuy, formatMoney } from '../../reader/index.ts'
@@ -109,6 +109,8 @@ export default function BuySheetPage() {
           {sheet.covers} covers
           {sheet.spend.length > 0 &&
             `, about ${sheet.spend.map(({ amount, currency }) => formatMoney(amount, currency)).join(' and ')} of fish`}
+          {sheet.foodCost &&
+            `, ${ofHundred(sheet.foodCost.share)} of 100 of what ${sheet.foodCost.servings === 1 ? 'one dish brings' : `${sheet.foodCost.servings} dishes bring`} in${sheet.foodCost.target === null ? '' : ` (the house aims at ${ofHundred(sheet.foodCost.target)})`}`}
           {deliveries > 0 && ` in ${deliveries} ${deliveries === 1 ? 'delivery' : 'deliveries'}`}
         </Typography>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, mt: 1 }}>

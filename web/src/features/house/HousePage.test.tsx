@@ -22,6 +22,7 @@ describe('how the house leans', () => {
     await choose('Whole or cut', /cut by the merchant/)
     await choose('How far it is cooked', /^moist/)
     enter(await field(/An hour of work at the board/), '30')
+    enter(await field(/Fish may take of the menu price/), '28')
     await choose('What is bought may fall short', /^in 1 of 100$/)
     await waitFor(async () =>
       expect(await server.leanings()).toEqual({
@@ -32,6 +33,7 @@ describe('how the house leans', () => {
         doneness: 'moist',
         labour: { perHour: 30, currency: 'EUR' },
         shortChance: 0.01,
+        foodCostShare: 0.28,
       }),
     )
     expect(screen.queryByRole('alert')).toBeNull()

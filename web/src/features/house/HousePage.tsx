@@ -162,6 +162,15 @@ function Money({ leanings, onKeep, currency }: SectionProps & { readonly currenc
         unit={labour?.currency ?? currency}
         onSet={(perHour) => onKeep((now) => setLeaning(now, 'labour', perHour === undefined ? undefined : { perHour, currency }))}
       />
+      <AmountLeaning
+        label="Fish may take of the menu price"
+        hint="What the house aims at. A dish says under Brief what it is on the menu for. Empty: not held against anything."
+        amount={leanings.foodCostShare === undefined ? undefined : leanings.foodCostShare * 100}
+        unit="of 100"
+        digits={0}
+        most={100}
+        onSet={(share) => onKeep((now) => setLeaning(now, 'foodCostShare', share === undefined ? undefined : share / 100))}
+      />
       <School
         label="What is bought may fall short"
         hint="The less often, the more is bought. A dish may say otherwise under Amounts."
