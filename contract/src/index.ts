@@ -31,6 +31,7 @@ export {
 export { Market, Price, Season, Stock, StockStanding } from './market.ts'
 export { BasedRange, Listing, OfferForm, OfferSheet, ResolvedOffer, ResolvedPrice, ResolvedSeason, type Range } from './offer.ts'
 export { BuyLine, BuyOrder, BuyServing, BuySheet, BuyStandIn, ORDER_STATES, PRICE_LIMITS, type OrderState } from './buySheet.ts'
+export { RestUse, RestUseInput, RestUseRecord } from './restUses.ts'
 export { PairingCode, Phone, Phones } from './phones.ts'
 export { Purchase, PURCHASE_STATES, PurchaseInput, PurchaseRecord, type PurchaseState } from './purchases.ts'
 export { CoverCard, CoverHang, CoverRow, CoverRung } from './coverCard.ts'

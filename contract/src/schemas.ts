@@ -4,6 +4,7 @@ import { Absence, AbsenceInput, AbsencePlan, AbsencePlanRequest, AbsenceUndo } f
 import { BuySheet } from './buySheet.ts'
 import { PurchaseInput, PurchaseRecord } from './purchases.ts'
 import { PairingCode, Phones } from './phones.ts'
+import { RestUseInput, RestUseRecord } from './restUses.ts'
 import { CoverCard } from './coverCard.ts'
 import { Amounts, AmountsRequest } from './amounts.ts'
 import { Brief, Recipe, StandInsRequest } from './brief.ts'
@@ -98,6 +99,8 @@ export const schemas = {
   Phones,
   PurchaseInput,
   PurchaseRecord,
+  RestUseInput,
+  RestUseRecord,
   ServingInput,
   ServingRecord,
   Changed,

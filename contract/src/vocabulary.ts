@@ -229,3 +229,7 @@ export const MISSING_REASONS = ['not-landed', 'looked-bad', 'too-dear', 'stock',
 export type MissingReason = (typeof MISSING_REASONS)[number]
 export const ASK_SOURCES = ['method', 'format', 'diner', 'house', 'brief'] as const
 export type AskSource = (typeof ASK_SOURCES)[number]
+
+/** Parts of a fish beside what goes into the pan that may go to another use; what is lost, and what is of no use, may not. */
+export const REST_USED = ['head', 'collar', 'cheeks', 'frame', 'belly', 'skin', 'roe', 'trim', 'shell'] as const
+export type RestUsed = (typeof REST_USED)[number]

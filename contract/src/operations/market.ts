@@ -64,6 +64,14 @@ export const market = {
     input: 'PurchaseInput',
     record: 'PurchaseRecord',
   }),
+  ...recordOperations('restUse', 'restUses', {
+    path: 'rest-uses',
+    what: 'where a part of a fish goes beside the pan',
+    entity: 'restUse',
+    permission: 'plan',
+    input: 'RestUseInput',
+    record: 'RestUseRecord',
+  }),
   ...recordOperations('rate', 'rates', {
     path: 'rates',
     what: 'rate of a currency',

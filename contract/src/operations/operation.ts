@@ -14,6 +14,7 @@ export const ENTITIES = [
   'stock',
   'merchant',
   'purchase',
+  'restUse',
   'phone',
   'feed',
   'species',

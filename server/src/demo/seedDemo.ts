@@ -17,6 +17,7 @@ import {
   prices,
   purchases,
   rates,
+  restUses,
   seasons,
   servings,
   settledNames,
@@ -109,6 +110,7 @@ export async function resetDemo(db: Database, now: Date): Promise<void> {
     await tx.delete(priceSeries).where(inArray(priceSeries.kitchenId, ids))
     await tx.delete(merchants).where(inArray(merchants.kitchenId, ids))
     await tx.delete(purchases).where(inArray(purchases.kitchenId, ids))
+    await tx.delete(restUses).where(inArray(restUses.kitchenId, ids))
     await tx.delete(rates).where(inArray(rates.kitchenId, ids))
     await tx.delete(settledNames).where(inArray(settledNames.kitchenId, ids))
     await tx.delete(leanings).where(inArray(leanings.kitchenId, ids))

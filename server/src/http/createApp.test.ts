@@ -164,6 +164,8 @@ describe('kitchens', () => {
       ...{ offerId: 'gadus-morhua.wild.fresh.body', form: 'whole', orderedG: 900, g: null, perKg: null, currency: null, servings: [] },
     }
     const bought = (await call('/api/purchases', { method: 'POST', body: { purchase } })).body
+    const head = { servingId: 'paprika-skewers', part: 'head', to: null }
+    const use = (await call('/api/rest-uses', { method: 'POST', body: { use: head } })).body
     const { code } = await createPhoneRepository(server.db, () => NOW).createCode('lantern-house')
     await createPhoneRepository(server.db, () => NOW).claim(code, 'Ours')
     const [phone] = (await call('/api/phones')).body.phones
@@ -181,6 +183,7 @@ describe('kitchens', () => {
       rates: { id: rate.id, body: { rate: { currency: 'GBP', date: '2026-06-01', worth: 9 } } },
       purchases: { id: bought.id, body: { purchase: { ...purchase, orderedG: 1 } } },
       phones: { id: phone.id, body: {} },
+      'rest-uses': { id: use.id, body: { use: { servingId: 'dill-soup', part: 'head', to: null } } },
       'price-lists': { id: list.id, body: {} },
       'house-species': { id: hand.id, body: { source: cod } },
       'species-import': { id: brought.importId, body: {} },

@@ -5,6 +5,7 @@ import type {
   Problem,
   PurchaseInput,
   RateRecord,
+  RestUseInput,
   SeasonInput,
   StockInput,
   Brief,
@@ -94,6 +95,15 @@ export const createCheckPurchase =
     ]
     return problems.flatMap(([wrong, path, message]) => (wrong ? [{ path, message }] : []))
   }
+
+/** A part goes from one serving that is there to another, or to broth. */
+export const createCheckRestUse =
+  (servings: { readonly find: (kitchenId: string, id: string) => Promise<unknown> }): Check<RestUseInput> =>
+  async ({ use: { servingId, to } }, kitchenId) => [
+    ...((await servings.find(kitchenId, servingId)) ? [] : [{ path: '/use/servingId', message: 'no such dish' }]),
+    ...(to === servingId ? [{ path: '/use/to', message: 'is the dish it comes from' }] : []),
+    ...(to === null || to === servingId || (await servings.find(kitchenId, to)) ? [] : [{ path: '/use/to', message: 'no such dish' }]),
+  ]
 
 /** A year needs a fish of the book, and a month in which it is landed at all. */
 export const createCheckSeason =

@@ -6,6 +6,7 @@ import {
   createCheckHouseSpecies,
   createCheckPrice,
   createCheckPurchase,
+  createCheckRestUse,
   createCheckSeason,
   createCheckServing,
   createCheckStock,
@@ -15,6 +16,7 @@ import {
   merchantMapping,
   priceMapping,
   purchaseMapping,
+  restUseMapping,
   rateMapping,
   seasonMapping,
   stockMapping,
@@ -34,6 +36,7 @@ const openRecords = (now: () => Date) => ({
   stock: (db: Database) => createRecordRepository(db, now, stockMapping),
   merchant: (db: Database) => createRecordRepository(db, now, merchantMapping),
   purchase: (db: Database) => createRecordRepository(db, now, purchaseMapping),
+  restUse: (db: Database) => createRecordRepository(db, now, restUseMapping),
   rate: (db: Database) => createRecordRepository(db, now, rateMapping),
   species: (db: Database) => createRecordRepository(db, now, houseSpeciesMapping),
 })
@@ -70,6 +73,12 @@ export function createKeptRecords({ db, now, books }: Deps) {
     over: open.purchase,
     check: createCheckPurchase(books, open.rate(db), createKitchenRepository(db, now)),
   })
+  const restUse = createRecordHandlers(db, {
+    what: 'use of a part',
+    entity: 'restUse',
+    over: open.restUse,
+    check: createCheckRestUse(open.serving(db)),
+  })
   const rate = createRecordHandlers(db, { what: 'rate', entity: 'rate', over: open.rate })
   const species = createRecordHandlers(db, {
     ...{ what: 'species in the house’s hand', entity: 'species' as const, over: open.species },
@@ -83,6 +92,7 @@ export function createKeptRecords({ db, now, books }: Deps) {
     ...nameHandlers('stock', 'stocks', stock),
     ...nameHandlers('merchant', 'merchants', merchant),
     ...nameHandlers('purchase', 'purchases', purchase),
+    ...nameHandlers('restUse', 'restUses', restUse),
     ...nameHandlers('rate', 'rates', rate),
     ...nameHandlers('houseSpecies', 'houseSpeciesList', species),
   } satisfies Partial<Handlers>

@@ -9,6 +9,8 @@ import type {
   PriceRecord,
   PurchaseInput,
   PurchaseRecord,
+  RestUseInput,
+  RestUseRecord,
   RateInput,
   RateRecord,
   SeasonInput,
@@ -16,7 +18,7 @@ import type {
   StockInput,
   StockRecord,
 } from '@tender-gill/contract'
-import { houseSpecies, merchants, prices, purchases, rates, seasons, stocks } from '../database/schema/index.ts'
+import { houseSpecies, merchants, prices, purchases, rates, restUses, seasons, stocks } from '../database/schema/index.ts'
 import type { RecordMapping } from './recordRepository.ts'
 
 /** Drops what is not there, so that a price reads back as it was written. */
@@ -82,6 +84,12 @@ export const purchaseMapping: RecordMapping<typeof purchases, PurchaseInput, Pur
   table: purchases,
   toColumns: ({ purchase }) => ({ line: purchase.line, date: purchase.date, purchase }),
   toRecord: (row, stored) => ({ ...stored, purchase: row.purchase }),
+}
+
+export const restUseMapping: RecordMapping<typeof restUses, RestUseInput, RestUseRecord> = {
+  table: restUses,
+  toColumns: ({ use: { servingId, part, to } }) => ({ servingId, part, toServing: to }),
+  toRecord: ({ servingId, part, toServing }, stored) => ({ ...stored, use: { servingId, part, to: toServing } }),
 }
 
 export const rateMapping: RecordMapping<typeof rates, RateInput, RateRecord> = {

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { and, asc, eq, isNotNull, gte, isNull, lt, sql } from 'drizzle-orm'
 import { DAY_MS } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
-import type { dishes, houseSpecies, merchants, prices, purchases, rates, seasons, stocks } from '../database/schema/index.ts'
+import type { dishes, houseSpecies, merchants, prices, purchases, rates, restUses, seasons, stocks } from '../database/schema/index.ts'
 
 /** Days for which what was taken away can be put back. */
 export const UNDO_DAYS = 30
@@ -20,7 +20,15 @@ export type ChangeOutcome<R> =
   { readonly status: 'changed'; readonly record: R } | { readonly status: 'conflict'; readonly current: R } | { readonly status: 'missing' }
 
 export type RecordTable =
-  typeof dishes | typeof prices | typeof houseSpecies | typeof seasons | typeof stocks | typeof merchants | typeof rates | typeof purchases
+  | typeof dishes
+  | typeof prices
+  | typeof houseSpecies
+  | typeof seasons
+  | typeof stocks
+  | typeof merchants
+  | typeof rates
+  | typeof purchases
+  | typeof restUses
 interface Row {
   readonly id: string
   readonly revision: number

@@ -1,7 +1,7 @@
 /** Every table, in rooms by subject; migrations are written from here. */
 export { kitchens, changes, commands } from './kitchens.ts'
 export { dishes, servings } from './menu.ts'
-export { prices, purchases, seasons, stocks, merchants, rates } from './market.ts'
+export { prices, purchases, restUses, seasons, stocks, merchants, rates } from './market.ts'
 export { priceLists, quotes, priceSeries, settledNames } from './lists.ts'
 export { houseSpecies, leanings, absences } from './house.ts'
 export { pairingCodes, phones } from './phones.ts'

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
 import { date, doublePrecision, foreignKey, index, jsonb, numeric, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core'
-import type { Form, Merchant, Origin, Part, PriceUnit, Purchase, Season, State, Stock } from '@tender-gill/contract'
+import type { Form, Merchant, Origin, Part, PriceUnit, Purchase, RestUsed, Season, State, Stock } from '@tender-gill/contract'
 import { recordColumns } from './columns.ts'
 import { kitchens } from './kitchens.ts'
 
@@ -82,6 +82,19 @@ export const purchases = pgTable(
     index('purchases_day').on(table.kitchenId, table.date),
     uniqueIndex('purchases_live')
       .on(table.kitchenId, table.line)
+      .where(sql`${table.deletedAt} is null`),
+  ],
+)
+
+/** Where the rest of a fish goes: each part of what a serving buys once. */
+export const restUses = pgTable(
+  'rest_uses',
+  { ...recordColumns, servingId: text().notNull(), part: text().$type<RestUsed>().notNull(), toServing: text() },
+  (table) => [
+    primaryKey({ columns: [table.kitchenId, table.id] }),
+    foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
+    uniqueIndex('rest_uses_live')
+      .on(table.kitchenId, table.servingId, table.part)
       .where(sql`${table.deletedAt} is null`),
   ],
 )

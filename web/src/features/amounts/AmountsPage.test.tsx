@@ -4,6 +4,10 @@ import { BUDGETED, KITCHEN, STEW } from '../../testing/dishes.ts'
 import { openPage } from '../../testing/openPage.tsx'
 
 const region = () => screen.findByRole('region', { name: 'What to buy' })
+const choose = async (label: string, option: RegExp) => {
+  fireEvent.mouseDown(await screen.findByRole('combobox', { name: label }))
+  fireEvent.click(await screen.findByRole('option', { name: option }))
+}
 const euros = (text: string) => Number(/€([\d.]+)/.exec(text)?.[1] ?? NaN)
 
 describe('amounts', () => {
@@ -75,6 +79,25 @@ describe('amounts', () => {
     const map = await within(rest).findByRole('img', { name: /^Where the parts sit: 1 / })
     expect(map.getAttribute('aria-label')).toMatch(/head, [\d.]+ k?g/)
     expect(within(rest).getByRole('region', { name: 'What must not be eaten' }).textContent).toMatch(/gall.*gills.*liver.*roe/i)
+  })
+
+  it('send a part to broth or to another dish, once, and undo it', async () => {
+    const whole = { species: 'Gadus morhua', offerId: 'gadus-morhua.wild.fresh.body', form: 'whole' } as const
+    const server = await openPage('/dishes/stew/amounts', { ...KITCHEN, dishes: [{ ...STEW, choice: whole }, BUDGETED] })
+    const rest = await screen.findByRole('region', { name: 'What else comes of it' })
+    const kept = async () => {
+      const records = (await (await server.call('/rest-uses', { method: 'GET' })).json()) as { use: object }[]
+      return records.map(({ use }) => use)
+    }
+    await choose('The frame goes', /^into broth$/)
+    await waitFor(async () => expect(await kept()).toEqual([{ servingId: 'stew', part: 'frame', to: null }]))
+    await choose('The frame goes', /^to Staff lunch$/)
+    await waitFor(async () => expect(await kept()).toEqual([{ servingId: 'stew', part: 'frame', to: 'lunch' }]))
+    await waitFor(() => expect(rest.textContent).toMatch(/goes somewhere, .* is left over/))
+    fireEvent.click(await screen.findByRole('button', { name: 'Undo' }))
+    await waitFor(async () => expect(await kept()).toMatchObject([{ to: null }]))
+    const again = await server.call('/rest-uses', { method: 'POST', body: { use: { servingId: 'stew', part: 'frame', to: null } } })
+    expect(again.status).toBe(409)
   })
 
   it('say which part to ask for, and up to what price', async () => {

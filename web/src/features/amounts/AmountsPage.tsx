@@ -197,7 +197,7 @@ function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
           <Typography variant="h2" gutterBottom>
             The rest of the fish
           </Typography>
-          {shown && <RestOfFish amounts={shown.amounts} body={offer.body} />}
+          {shown && <RestOfFish amounts={shown.amounts} body={offer.body} servingId={whole.id} />}
         </Paper>
       </Box>
     </Box>
