@@ -52,6 +52,7 @@ const PICTURES: readonly Picture[] = [
   { name: 'price', path: '/market/prices?fish=Gadus%20morhua' },
   { name: 'stand-ins', path: '/dishes/beer-battered-supper/stand-ins' },
   { name: 'pot', path: '/dishes/saffron-rice/pot' },
+  { name: 'buy-sheet', path: '/buy?undated=yes' },
   { name: 'amounts', path: '/dishes/beer-battered-supper/amounts' },
   {
     name: 'fish-first',
@@ -59,10 +60,6 @@ const PICTURES: readonly Picture[] = [
   },
   { name: 'book', path: '/book?firmness=high&fat=low&bones=low&method=grill' },
   { name: 'species', path: '/book/Salmo%20salar' },
-  {
-    name: 'comparison',
-    path: '/book/compare?fish=Lophius%20piscatorius&fish=Argyrosomus%20regius&fish=Gadus%20morhua&dish=paprika-skewers',
-  },
   { name: 'house', path: '/house' },
   { name: 'waters', path: '/market/waters?water=Marrow%20Sound' },
   { name: 'stocks', path: '/market/stocks?stock=stock-2' },
