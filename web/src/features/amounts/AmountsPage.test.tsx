@@ -66,6 +66,17 @@ describe('amounts', () => {
     await waitFor(async () => expect(await server.decisions('stew')).toHaveLength(1))
   })
 
+  it('answer at once for other covers and another portion, and keep them in the dish', async () => {
+    const server = await openPage('/dishes/stew/amounts', KITCHEN)
+    expect((await region()).textContent).toMatch(/Feeds [4-9] portions/)
+    fireEvent.change(screen.getByLabelText('Covers'), { target: { value: '40' } })
+    await waitFor(async () => expect((await region()).textContent).toMatch(/Feeds 4\d portions/))
+    fireEvent.change(screen.getByLabelText('A portion, g cooked'), { target: { value: 'much' } })
+    expect(screen.getByLabelText('A portion, g cooked').getAttribute('aria-invalid')).toBe('true')
+    fireEvent.change(screen.getByLabelText('A portion, g cooked'), { target: { value: '75' } })
+    await waitFor(async () => expect(await server.brief('stew')).toMatchObject({ covers: 40, portionG: 75 }))
+  })
+
   it('name the rest of the fish, with what it is of use for', async () => {
     await openPage('/dishes/stew/amounts', KITCHEN)
     const rest = await screen.findByRole('region', { name: 'What else comes of it' })

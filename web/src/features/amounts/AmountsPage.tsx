@@ -18,7 +18,7 @@ import { DishGate } from '../../parts/DishGate.tsx'
 import { describeProblem } from '../../parts/dishWords.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { WhereToOrder } from '../../parts/WhereToOrder.tsx'
-import { FORM_LABEL } from '../../reader/index.ts'
+import { FORM_LABEL, GRAMS_PER_MASS_UNIT } from '../../reader/index.ts'
 import type { Dish } from '../../state/useDish.ts'
 import { INK } from '../../theme.ts'
 import { typedNumber } from '../../typed/index.ts'
@@ -26,7 +26,8 @@ import { DishAlert } from '../alerts/index.ts'
 import { useDecide } from '../decisions/index.ts'
 import { useLineUp } from '../lineUp/index.ts'
 import { AmountAnswer } from './AmountAnswer.tsx'
-import { readHow, toRequest, type HowBought } from './howBought.ts'
+import { nameInAddress, readHow, toRequest, type HowBought } from './howBought.ts'
+import { ForHowMany } from './ForHowMany.tsx'
 import { FormsCompared } from './FormsCompared.tsx'
 import { HowBoughtForm } from './HowBoughtForm.tsx'
 import { PriceField } from './PriceField.tsx'
@@ -62,7 +63,7 @@ function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
   const how = readHow(search, WHOLE.has(taken.form))
   const request = {
     ...{ brief: dish.brief, species: taken.species, offerId: taken.offerId, form: taken.form },
-    typed: price === undefined ? null : { perKg: price, currency },
+    typed: price === undefined ? null : { perKg: (price * 1000) / GRAMS_PER_MASS_UNIT, currency },
     how: toRequest(how),
   }
   const answer = useAnswer(useSheet(dish.brief.date), nameQuestion(request), (desk) => desk.amount(request))
@@ -76,8 +77,8 @@ function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
   const set = (key: keyof HowBought, value: string) =>
     setSearch(
       (params) => {
-        if (value === '') params.delete(key)
-        else params.set(key, value)
+        if (value === '') params.delete(nameInAddress(key))
+        else params.set(nameInAddress(key), value)
         return params
       },
       { replace: true },
@@ -128,6 +129,7 @@ function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
           <Button component={Link} to={whole.brief.date === undefined ? '/buy?undated=yes' : '/buy'} variant="outlined" sx={{ mb: 2 }}>
             Buy sheet
           </Button>
+          <ForHowMany dish={whole} />
           <HowBoughtForm how={how} onSet={set} />
           <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 2 }}>
             <TextField select label="Fish" value={offer.id} onChange={(event) => choose(event.target.value)} sx={{ minWidth: 220 }}>

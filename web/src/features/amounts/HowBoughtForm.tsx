@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box'
 import TextField from '@mui/material/TextField'
 import { OneOf } from '../../parts/OneOf.tsx'
+import { PIECE_UNIT, formatMass } from '../../reader/index.ts'
 import { findMistakes, type HowBought } from './howBought.ts'
 
 const RISKS: readonly (readonly [value: string, words: string])[] = [
@@ -45,15 +46,15 @@ export function HowBoughtForm({ how, onSet }: Props) {
     >
       <OneOf label="It may fall short" value={how.risk} options={RISKS} onChange={(risk) => onSet('risk', risk)} sx={{ minWidth: 180 }} />
       <OneOf label="Sold" value={how.by} options={SOLD} onChange={(by) => onSet('by', by)} sx={{ minWidth: 180 }} />
-      {how.by === 'weight' && field('stepG', 'In steps of, g', 'Empty: 50')}
-      {how.by === 'pack' && field('packG', 'A pack holds, g')}
+      {how.by === 'weight' && field('stepG', `In steps of, ${PIECE_UNIT}`, `Empty: ${formatMass(50)}`)}
+      {how.by === 'pack' && field('packG', `A pack holds, ${PIECE_UNIT}`)}
       {how.by === 'piece' && (
         <>
-          {field('fromG', 'A piece from, g', 'Empty: its own size')}
-          {field('toG', 'to, g')}
+          {field('fromG', `A piece from, ${PIECE_UNIT}`, 'Empty: its own size')}
+          {field('toG', `to, ${PIECE_UNIT}`)}
         </>
       )}
-      {field('haveG', 'I have already, g', 'How many it feeds')}
+      {field('haveG', `I have already, ${PIECE_UNIT}`, 'How many it feeds')}
     </Box>
   )
 }

@@ -5,7 +5,7 @@ import TextField from '@mui/material/TextField'
 import type { Form, ResolvedOffer } from '@tender-gill/contract'
 import { toProblemDetails, useCreatePriceMutation, useRemovePriceMutation } from '../../api/api.ts'
 import { useUndoable } from '../../notices/index.ts'
-import { FORM_LABEL, describeDay, formatMoney } from '../../reader/index.ts'
+import { FORM_LABEL, MASS_PRICED, MASS_UNIT, describeDay, formatMassPrice, toMassPrice } from '../../reader/index.ts'
 import { typedNumber } from '../../typed/index.ts'
 
 interface PriceFieldProps {
@@ -28,7 +28,7 @@ export function PriceField({ offer, form, currency, today, typed, onType }: Pric
   const submit = async () => {
     if (price === undefined) return
     const { species, origin, state, part } = offer
-    const quote = { species, origin, state, part, form, price, currency, unit: 'kg' as const, date: today }
+    const quote = { species, origin, state, part, form, price, currency, unit: MASS_UNIT, date: today }
     const done = await undoable(() => keep({ price: quote }).unwrap(), {
       done: `The price of ${offer.common} is kept. The line-up counts it from now on.`,
       undone: `The price of ${offer.common} was taken back.`,
@@ -46,16 +46,16 @@ export function PriceField({ offer, form, currency, today, typed, onType }: Pric
       sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start' }}
     >
       <TextField
-        label={`Price a kilo, ${FORM_LABEL[form]}`}
+        label={`Price ${MASS_PRICED.toLowerCase()}, ${FORM_LABEL[form]}`}
         value={typed}
         onChange={(event) => onType(event.target.value)}
         error={wrong}
-        placeholder={known ? known.perKg.typical.toFixed(2) : 'as on the list'}
+        placeholder={known ? toMassPrice(known.perKg.typical).toFixed(2) : 'as on the list'}
         helperText={
           wrong
             ? 'A price is a number above 0'
             : known
-              ? `${formatMoney(known.perKg.typical, known.currency)} kept${known.latestDate ? ` of ${describeDay(known.latestDate)}` : ''}${known.merchant ? `, ${known.merchant}` : ''}`
+              ? `${formatMassPrice(known.perKg.typical, known.currency)} kept${known.latestDate ? ` of ${describeDay(known.latestDate)}` : ''}${known.merchant ? `, ${known.merchant}` : ''}`
               : 'No price is kept for this form'
         }
         slotProps={{ htmlInput: { inputMode: 'decimal' } }}

@@ -46,7 +46,7 @@ export function BoughtForm({ line, currency, onDone, onLeave }: Props) {
     >
       <NumberField label={`Weight that came, ${MASS_UNIT}`} value={weight} scale={{ above: 0, most: 10_000 }} onChange={setWeight} />
       <NumberField
-        label={`Paid ${MASS_PRICED}, ${priced}`}
+        label={`Paid ${MASS_PRICED.toLowerCase()}, ${priced}`}
         value={price}
         scale={{ above: 0, most: 100_000 }}
         optional
