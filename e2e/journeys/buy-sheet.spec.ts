@@ -17,7 +17,7 @@ test('from a chosen fish to a printed sheet, ticked off with what was paid, whic
   await expect(page.getByText(`${fish} is taken for Wednesday poach.`)).toBeVisible()
 
   await page.goto('/')
-  await page.getByRole('link', { name: 'Buy sheet' }).click()
+  await page.locator('#page').getByRole('link', { name: 'Buy sheet' }).click()
   await expect(page.getByRole('status', { name: 'What to order next' })).toHaveText(/^Order next: .* from .* by \d\d:\d\d /)
   const line = page.getByRole('listitem').filter({ hasText: 'Wednesday poach' }).filter({ hasText: fish })
   await expect(line).toHaveCount(1)
