@@ -54,7 +54,7 @@ test('from a dish to a fish, its stand-ins and a weight to buy, and all still th
   await expect(amount).toContainText(/€\d+\.\d\d in all/)
   await amount.getByRole('button', { name: 'Keep this price' }).click()
   await expect(page.getByText('The line-up counts it from now on')).toBeVisible()
-  await expect(amount).toContainText('€20.00 kept of 13 June')
+  await expect(amount).toContainText('€20.00 a kilo kept of 13 June')
   const weight = await amount.getByText(/ to buy[;,]/).innerText()
 
   await waitUntilKept(page)

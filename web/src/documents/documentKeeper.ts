@@ -27,8 +27,10 @@ export function readDrafts(storage: Pick<Storage, 'getItem'>, kitchenId: string)
   ])
   const kept = Object.entries(readStored(storage, placeOf(kitchenId)))
   const drafts = [...former, ...kept].filter((entry): entry is [string, Draft] => isDraft(entry[1]))
-  // Whatever carried it went with the page that was left.
-  return Object.fromEntries(drafts.map(([key, draft]) => [key, draft.state === 'carried' ? { ...draft, state: 'unsaved' } : draft]))
+  // Whatever was on its way, or carried it, went with the page that was left.
+  return Object.fromEntries(
+    drafts.map(([key, draft]) => [key, { ...draft, sending: false, state: draft.state === 'carried' ? 'unsaved' : draft.state }]),
+  )
 }
 
 interface Options {
@@ -60,7 +62,7 @@ export function createDocumentKeeper({ store, listener, storage, kitchenId }: Op
     const record = current as { readonly revision: number }
     const theirs = (KINDS[draft.kind].toInput as (record: unknown) => Draft['input'])(record)
     const merged = draft.base === null ? { ok: false as const } : mergeThree<unknown>(draft.base, draft.input, theirs)
-    store.dispatch(draftMarked({ key, state: 'conflict', theirs: { input: theirs, revision: record.revision } }))
+    store.dispatch(draftMarked({ key, state: 'conflict', sending: false, theirs: { input: theirs, revision: record.revision } }))
     if (!merged.ok) return 'done'
     store.dispatch(draftRebased({ key, input: merged.value }))
     return 'again'
@@ -72,7 +74,7 @@ export function createDocumentKeeper({ store, listener, storage, kitchenId }: Op
     if (!draft || draft.state === 'conflict') return 'done'
     if (draft.state === 'carried') return 'again'
     const command = draft.command ?? crypto.randomUUID()
-    store.dispatch(draftMarked({ key, state: 'saving', command }))
+    store.dispatch(draftMarked({ key, state: 'saving', command, sending: true }))
     const answer = await save(draft, command)
     if (answer.data) {
       // What the server has now stands in its place already: between the two nobody may see, or write over, the document as it was.
@@ -82,11 +84,18 @@ export function createDocumentKeeper({ store, listener, storage, kitchenId }: Op
     const details = toProblemDetails(answer.error)
     const typed = store.getState().documents[key] ?? draft
     if (details?.status === 409 && details.current) return meet(key, typed, details.current)
-    if (details?.status === 400) store.dispatch(draftMarked({ key, state: 'refused', problems: details.problems }))
+    if (details?.status === 400) store.dispatch(draftMarked({ key, state: 'refused', sending: false, problems: details.problems }))
     else if (details?.status === 404 || details?.status === 409)
-      store.dispatch(draftMarked({ key, state: 'refused', problems: [{ path: '', message: details.detail ?? 'it is no longer there' }] }))
+      store.dispatch(
+        draftMarked({
+          key,
+          state: 'refused',
+          sending: false,
+          problems: [{ path: '', message: details.detail ?? 'it is no longer there' }],
+        }),
+      )
     else {
-      store.dispatch(draftMarked({ key, state: 'waiting' }))
+      store.dispatch(draftMarked({ key, state: 'waiting', sending: false }))
       return 'again'
     }
     return 'done'

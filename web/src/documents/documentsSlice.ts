@@ -13,6 +13,8 @@ export interface Draft<K extends DocumentKind = DocumentKind> {
   /** `carried`: another command takes it along, and it is not sent beside that. */
   readonly state: 'unsaved' | 'saving' | 'carried' | 'waiting' | 'refused' | 'conflict'
   readonly problems: readonly Problem[]
+  /** Whether it is on its way to the server just now, whatever was typed since. */
+  readonly sending: boolean
   /** The key under which it is sent: the same until what is sent changes, over a reload too, so that the server carries it out once. */
   readonly command: string | null
   /** On a conflict: what the server holds, and at which revision. */
@@ -41,7 +43,7 @@ const documentsSlice = createSlice({
     documentTyped: (drafts, { payload: { kind, id, input, base, revision } }: PayloadAction<Typed>) => {
       const key = nameDocument(kind, id)
       const before = drafts[key]
-      const over = before ? { base: before.base, revision: before.revision } : { base, revision }
+      const over = before ? { base: before.base, revision: before.revision, sending: before.sending } : { base, revision, sending: false }
       drafts[key] = { kind, id, input, ...over, state: 'unsaved', problems: [], command: null, theirs: null } as never
     },
     draftMarked: (drafts, { payload: { key, ...marks } }: PayloadAction<{ key: string } & Pick<Draft, 'state'> & Partial<Draft>>) => {
@@ -53,7 +55,7 @@ const documentsSlice = createSlice({
       const draft = drafts[key]
       if (!draft) return
       if (JSON.stringify(draft.input) === JSON.stringify(input)) delete drafts[key]
-      else Object.assign(draft, { revision, base: input, command: null })
+      else Object.assign(draft, { revision, base: input, command: null, sending: false })
     },
     draftDropped: (drafts, { payload: key }: PayloadAction<string>) => {
       delete drafts[key]

@@ -5,7 +5,7 @@ const PATIENCE_MS = 15_000
 
 /** Waits while a document is on its way to the server: what is done to it next must not meet it there. @param key as `nameDocument` gives it */
 export function whenSent(store: Pick<AppStore, 'getState' | 'subscribe'>, key: string): Promise<void> {
-  const underWay = () => store.getState().documents[key]?.state === 'saving'
+  const underWay = () => store.getState().documents[key]?.sending === true
   if (!underWay()) return Promise.resolve()
   return new Promise((resolve) => {
     const end = () => {
