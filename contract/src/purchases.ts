@@ -12,8 +12,10 @@ export const Purchase = closed({
   line: Type.String({ minLength: 1, maxLength: 300 }),
   state: oneOf(PURCHASE_STATES),
   merchant: nullable(Text(80)),
-  /** The day it comes, or is bought. */
+  /** The day it comes. */
   date: IsoDate,
+  /** The day it was bought; null until it was. */
+  paidOn: nullable(IsoDate),
   species: ScientificName,
   offerId: Text(120),
   form: oneOf(FORMS),

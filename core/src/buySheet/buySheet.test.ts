@@ -52,6 +52,14 @@ const write = (dishes: readonly KeptDish[], patch: Partial<BuyContext> = {}, day
     now: { date: TODAY, time: '10:00' },
     ...patch,
   })
+const purchaseOf = (id: string, line: string, patch: Partial<PurchaseRecord['purchase']> = {}): PurchaseRecord => ({
+  ...{ id, revision: 1, updatedAt: '2026-06-13T10:00:00Z', deletedAt: null },
+  purchase: {
+    ...{ line, state: 'ordered', merchant: 'Boats', date: '2026-06-15', paidOn: null, ...COD, orderedG: 2000 },
+    ...{ g: null, perKg: null, currency: null, servings: ['a'] },
+    ...patch,
+  },
+})
 const linesOf = (dishes: readonly KeptDish[], patch?: Partial<BuyContext>) => write(dishes, patch).orders.flatMap(({ lines }) => lines)
 
 describe('a buy sheet', () => {
@@ -217,16 +225,28 @@ describe('a buy sheet', () => {
 
   it('finds what was ordered beside its line, and apart where no line asks for it any more', () => {
     const key = linesOf([dish('a', {})])[0]?.key ?? ''
-    const purchase = (id: string, line: string): PurchaseRecord => ({
-      ...{ id, revision: 1, updatedAt: '2026-06-13T10:00:00Z', deletedAt: null },
-      purchase: {
-        ...{ line, state: 'ordered', merchant: 'Boats', date: '2026-06-15', ...COD, orderedG: 2000, g: null, perKg: null, currency: null },
-        servings: ['a'],
-      },
-    })
-    const written = write([dish('a', {})], { purchases: [purchase('p1', key), purchase('p2', 'another')] })
+    const gone = purchaseOf('p2', 'another', { servings: ['z'] })
+    const written = write([dish('a', {})], { purchases: [purchaseOf('p1', key), gone] })
     expect(written.orders[0]?.lines[0]?.purchase?.id).toBe('p1')
     expect(written.elsewhere.map(({ id }) => id)).toEqual(['p2'])
+  })
+
+  it('keeps what was ordered with its merchant and delivery when the hour to order is past and another is cheaper', () => {
+    const early = MERCHANTS.map((one) => ({ ...one, delivers: [7] }))
+    const dishes = [dish('a', { date: '2026-06-16' })]
+    const before = write(dishes, { merchants: early })
+    const [order] = before.orders
+    const key = order?.lines[0]?.key ?? ''
+    expect([order?.merchant, order?.delivery]).toEqual(['Boats', '2026-06-14'])
+    const ordered = purchaseOf('p1', key, { date: '2026-06-14', orderedG: order?.lines[0]?.buy.g ?? 0 })
+    const later = { merchants: early, now: { date: '2026-06-14', time: '07:00' }, today: '2026-06-14' }
+    const dearer = QUOTES.map((quoted) => (quoted.merchant === 'Boats' ? { ...quoted, price: 40 } : quoted))
+    const after = write(dishes, { ...later, quotes: dearer, purchases: [ordered] })
+    expect(after.orders.map(({ merchant: name, delivery, state }) => [name, delivery, state])).toEqual([['Boats', '2026-06-14', 'open']])
+    expect(after.orders[0]?.lines[0]?.purchase?.id).toBe('p1')
+    expect(after.elsewhere).toEqual([])
+    // Nothing ordered: then it is too late.
+    expect(write(dishes, later).orders[0]?.state).toBe('late')
   })
 
   it('is told to a merchant in words, with every amount', () => {

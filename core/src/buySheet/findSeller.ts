@@ -1,7 +1,7 @@
 import type { Merchant, OrderDay, Price, ResolvedOffer, Form } from '@tender-gill/contract'
 import { findPrice } from '../amounts/index.ts'
-import type { BuyOrder } from '../facts/index.ts'
-import { planOrder, type LocalMoment } from '../orders/index.ts'
+import type { BuyOrder, PurchaseRecord } from '../facts/index.ts'
+import { findDeadline, planOrder, type LocalMoment } from '../orders/index.ts'
 import { findQuotes } from './findQuotes.ts'
 
 /** Who is asked for a fish, and whether it can still come in time. */
@@ -25,6 +25,18 @@ export interface Found {
   readonly quote: Price | null
   /** What a kilogram was asked for last. */
   readonly perKg: number | null
+}
+
+/** From whom something was ordered: hours that pass and other quotes move it to nobody else. */
+export function keepSeller(
+  { merchant: name, date, form }: PurchaseRecord['purchase'],
+  offer: ResolvedOffer,
+  { merchants, quotes }: Trade,
+): Found {
+  const merchant = merchants.find((one) => one.name === name) ?? null
+  const own = findQuotes(quotes, offer, form).find(({ price }) => (price.merchant ?? null) === name)
+  const order = merchant && { merchant: merchant.name, delivery: date, orderBy: findDeadline(merchant, date) }
+  return { quote: own?.price ?? null, perKg: own?.perKg ?? null, seller: { name, merchant, order, state: order ? 'open' : 'no-days' } }
 }
 
 /**

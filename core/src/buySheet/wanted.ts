@@ -1,10 +1,10 @@
 import type { Brief, Fact, Form, OfferSheet, Price, ResolvedOffer, ResolvedPrice, Result, TakenFish } from '@tender-gill/contract'
 import { computePortionCost, computePortionToBuyG, creditTrimPerKg, findPrice } from '../amounts/index.ts'
 import { createFindSpecies, normaliseBrief } from '../brief/index.ts'
-import { say, type BuyLine, type NormalisedBrief } from '../facts/index.ts'
+import { say, type BuyLine, type NormalisedBrief, type PurchaseRecord } from '../facts/index.ts'
 import { computeWeightForRiskG, measureAmount, piecesOf, type GradeRange } from '../purchase/index.ts'
 import { findForms } from '../traits/index.ts'
-import { findSeller, type Seller, type Trade } from './findSeller.ts'
+import { findSeller, keepSeller, type Seller, type Trade } from './findSeller.ts'
 import { gradeOf } from './findQuotes.ts'
 import type { DishAnswers } from './dishAnswers.ts'
 import { listAsks } from './listAsks.ts'
@@ -91,6 +91,7 @@ interface Context extends Trade {
   readonly today: string
   readonly sheet: OfferSheet
   readonly answers: DishAnswers
+  readonly purchases: readonly PurchaseRecord[]
   /** Chance of falling short that is taken. */
   readonly shortChance: number
 }
@@ -133,8 +134,11 @@ export function findWanted(wanted: WantedFish, context: Context): Answer<Wanted>
   if (!offer) return { ok: false, error: say('buy.nothing.gone', { fish: fish.species }) }
   const dish = normaliseBrief(brief, { findSpecies: createFindSpecies(sheet.offers), today: context.today, leanings: sheet.leanings })
   if (!dish.ok) return { ok: false, error: say('buy.nothing.no-fish') }
-  const form = chooseForm(offer, fish.form, dish.value)
-  const { seller, quote, perKg } = findSeller(offer, form, serving.date, context)
+  const ordered = context.purchases.find(
+    ({ purchase }) => purchase.offerId === offer.id && purchase.servings.includes(serving.servingId),
+  )?.purchase
+  const form = ordered?.form ?? chooseForm(offer, fish.form, dish.value)
+  const { seller, quote, perKg } = ordered ? keepSeller(ordered, offer, context) : findSeller(offer, form, serving.date, context)
   const how = readHow(form, quote)
   const cautions = answers.checkFish(brief, { ...fish, form }, sheet)
   if (!cautions.ok) return { ok: false, error: cautions.error[0]?.message ?? say('buy.nothing.no-fish') }
@@ -146,7 +150,7 @@ export function findWanted(wanted: WantedFish, context: Context): Answer<Wanted>
   return {
     ok: true,
     value: {
-      key: [seller.name ?? '', seller.order?.delivery ?? serving.date ?? '', offer.id, form, size].join('|'),
+      key: ordered?.line ?? [seller.name ?? '', seller.order?.delivery ?? serving.date ?? '', offer.id, form, size].join('|'),
       ...{ seller, offer, form, packG, quote, serving },
       grade: ofGrade,
       price: findPrice(offer, form),

@@ -1,1 +1,1 @@
-export { planOrder, type LocalMoment } from './planOrder.ts'
+export { findDeadline, planOrder, type LocalMoment } from './planOrder.ts'

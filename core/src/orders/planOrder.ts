@@ -12,7 +12,7 @@ const LOOKED_AHEAD_DAYS = 28
 const isBefore = (a: LocalMoment, b: LocalMoment): boolean => a.date < b.date || (a.date === b.date && a.time <= b.time)
 
 /** When an order for a delivery must be in. */
-const findDeadline = ({ daysAhead, orderBy }: Merchant, delivery: string): LocalMoment => ({
+export const findDeadline = ({ daysAhead, orderBy }: Merchant, delivery: string): LocalMoment => ({
   date: addDays(delivery, -daysAhead),
   time: orderBy,
 })

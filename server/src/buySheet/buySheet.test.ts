@@ -22,7 +22,14 @@ const asBought = (line: BuyLine, patch: Partial<Purchase> = {}): Purchase => ({
     offerId: line.offerId,
     form: line.form,
   },
-  ...{ orderedG: line.buy.g, g: null, perKg: null, currency: null, servings: line.servings.map(({ servingId }) => servingId) },
+  ...{
+    paidOn: null,
+    orderedG: line.buy.g,
+    g: null,
+    perKg: null,
+    currency: null,
+    servings: line.servings.map(({ servingId }) => servingId),
+  },
   ...patch,
 })
 

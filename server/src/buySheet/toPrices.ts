@@ -4,10 +4,11 @@ import type { Price, PurchaseRecord, ResolvedOffer } from '@tender-gill/contract
 export function toPrices(purchases: readonly PurchaseRecord[], offers: readonly ResolvedOffer[]): readonly Price[] {
   if (purchases.length === 0) return []
   const byId = new Map(offers.map((offer) => [offer.id, offer]))
-  return purchases.flatMap(({ id, purchase: { state, date, merchant, offerId, form, perKg, currency } }): readonly Price[] => {
+  return purchases.flatMap(({ id, purchase: { state, date: due, paidOn, merchant, offerId, form, perKg, currency } }): readonly Price[] => {
     const offer = byId.get(offerId)
     if (!offer || perKg === null || currency === null || (state !== 'bought' && state !== 'short')) return []
     const { species, origin, state: sold, part } = offer
+    const date = paidOn ?? due
     return [
       {
         id,

@@ -161,7 +161,16 @@ describe('kitchens', () => {
     const rate = (await call('/api/rates', { method: 'POST', body: { rate: { currency: 'GBP', date: '2026-06-01', worth: 1.2 } } })).body
     const purchase = {
       ...{ line: 'Quay|2026-06-16|cod', state: 'ordered', merchant: null, date: '2026-06-16', species: 'Gadus morhua' },
-      ...{ offerId: 'gadus-morhua.wild.fresh.body', form: 'whole', orderedG: 900, g: null, perKg: null, currency: null, servings: [] },
+      ...{
+        offerId: 'gadus-morhua.wild.fresh.body',
+        form: 'whole',
+        paidOn: null,
+        orderedG: 900,
+        g: null,
+        perKg: null,
+        currency: null,
+        servings: [],
+      },
     }
     const bought = (await call('/api/purchases', { method: 'POST', body: { purchase } })).body
     const head = { servingId: 'paprika-skewers', part: 'head', to: null }

@@ -15,8 +15,11 @@ const WORDS: Readonly<Record<Purchase['state'], (fish: string) => string>> = {
   'not-come': (fish) => `${fish} did not come.`,
 }
 
+/** What has come was bought today. */
+const paidOn = ({ g }: Came, today: string): string | null => (g === null ? null : today)
+
 const toPurchase = (line: BuyLine, { merchant, delivery }: BuyOrder, today: string, came: Came): Purchase => ({
-  ...{ line: line.key, merchant, date: came.g === null ? (delivery ?? line.servings[0]?.date ?? today) : today },
+  ...{ line: line.key, merchant, date: delivery ?? line.servings[0]?.date ?? today, paidOn: paidOn(came, today) },
   ...{ species: line.species, offerId: line.offerId, form: line.form, orderedG: line.buy.g },
   ...{ servings: line.servings.map(({ servingId }) => servingId), ...came },
 })
@@ -37,9 +40,7 @@ export function usePurchases(today: string) {
           undo: ({ id, revision }) => remove({ id, revision }).unwrap(),
         })
       const put = (id: string, revision: number, purchase: Purchase) => save({ id, revision, input: { purchase } }).unwrap()
-      // What is paid before its day is a price of today.
-      const date = came.g !== null && before.purchase.date > today ? today : before.purchase.date
-      return undoable(() => put(before.id, before.revision, { ...before.purchase, ...came, date }), {
+      return undoable(() => put(before.id, before.revision, { ...before.purchase, ...came, paidOn: paidOn(came, today) }), {
         ...words,
         undo: ({ id, revision }) => put(id, revision, before.purchase),
       })
