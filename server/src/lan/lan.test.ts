@@ -78,7 +78,7 @@ const pairOne = async (): Promise<string> => {
 describe('the door to the local network', () => {
   it('lets nobody in who was not paired: pages lead to pairing, the API says so', async () => {
     expect(await phone('/')).toMatchObject({ status: 303, headers: { location: '/pair' } })
-    for (const path of ['/api/kitchens', '/api/kitchens/lantern-house/servings', '/api/health'])
+    for (const path of ['/api/kitchens', '/api/kitchens/lantern-house/servings', '/API/kitchens', '/api', '/api/health'])
       expect((await phone(path)).status, path).toBe(401)
     expect((await phone('/pair')).text).toContain('Pair this phone')
   })
@@ -108,8 +108,25 @@ describe('the door to the local network', () => {
     expect((await phone('/api/kitchens/lantern-house/buy-sheet', { headers })).status).toBe(200)
     const others = (await (await fetch(`${base.address}/api/kitchens`)).json()) as { id: string }[]
     const other = others.find(({ id }) => id !== 'lantern-house')?.id ?? ''
-    for (const path of [`/api/kitchens/${other}/servings`, '/api/kitchens/lantern-house/phones', '/api/offers'])
-      expect((await phone(path, { headers })).status, path).toBe(404)
+    const refused = [
+      ...[
+        `/api/kitchens/${other}/servings`,
+        `/API/kitchens/${other}/servings`,
+        `/api/Kitchens/${other}/servings`,
+        `/api//kitchens/${other}/servings`,
+      ],
+      ...[
+        '/api/kitchens/lantern-house/phones',
+        '/API/KITCHENS/lantern-house/PHONES',
+        '/api/kitchens/lantern-house/phones/',
+        '/api/offers',
+        '/Api/offers',
+      ],
+      ...[`/api/kitchens/lantern-house/../${other}/servings`, `/api/kitchens/lantern-house%2F..%2F${other}/servings`],
+    ]
+    for (const path of refused) expect((await phone(path, { headers })).status, path).toBe(404)
+    expect(JSON.parse((await phone('/API/kitchens/', { headers })).text)).toMatchObject([{ id: 'lantern-house' }])
+    expect(JSON.parse((await phone('/API/kitchens/', { headers })).text)).toHaveLength(1)
     expect((await phone('/api/kitchens/lantern-house/phones/codes', { headers, method: 'POST' })).status).toBe(404)
   })
 

@@ -21,21 +21,28 @@ interface GateDeps {
   readonly kitchens: Pick<KitchenRepository, 'find'>
 }
 
-/** What a phone may ask of the server: its own kitchen, and nothing of who else may come in. */
+/** Addresses are matched without regard to case further in: here as well, or a phone would pass by writing them otherwise. */
+const IS_API = /^\/api(\/|$)/i
+const OF_NOBODY = /^\/api\/(health|openapi\.json)\/?$/i
+const KITCHENS = /^\/api\/kitchens\/?$/i
+const OF_KITCHEN = /^\/api\/kitchens\/([^/]+)(\/.*)?$/i
+/** Who else may come in is the desk's business. */
+const OF_PHONES = /^\/phones(\/|$)/i
+
+/** Whether an address is of a phone's own kitchen, and nothing that only the desk may do. */
+function isOwn(path: string, own: string): boolean {
+  const [, kitchen = '', rest = ''] = OF_KITCHEN.exec(path) ?? []
+  return kitchen === encodeURIComponent(own) && !OF_PHONES.test(rest)
+}
+
+/** What a phone may ask of the server: its own kitchen, and nothing of who else may come in. Whatever is not known to be that is refused. */
 function createScope({ kitchens }: GateDeps): RequestHandler {
   return async (req, res, next) => {
     const own = String(res.locals.phoneKitchen)
-    if (!req.path.startsWith('/api/')) return next()
-    if (req.path === '/api/health' || req.path === '/api/openapi.json') return next()
-    if (req.path === '/api/kitchens') {
-      const kitchen = await kitchens.find(own)
-      res.json(kitchen ? [kitchen] : [])
-      return
-    }
-    const below = `/api/kitchens/${encodeURIComponent(own)}`
-    const inside = req.path === below || req.path.startsWith(`${below}/`)
-    if (!inside || req.path.startsWith(`${below}/phones`)) return next(notFound('Not from a phone'))
-    next()
+    if (!IS_API.test(req.path) || OF_NOBODY.test(req.path) || isOwn(req.path, own)) return next()
+    if (!KITCHENS.test(req.path)) return next(notFound('Not from a phone'))
+    const kitchen = await kitchens.find(own)
+    res.json(kitchen ? [kitchen] : [])
   }
 }
 
