@@ -82,8 +82,7 @@ export function createLanGate(deps: GateDeps): Router {
     const token = tokenOf(req)
     const kitchen = token === undefined ? undefined : await phones.findKitchen(token)
     if (kitchen === undefined) {
-      if (req.path.startsWith('/api/'))
-        return next(new RequestFailure('unpaired', 'This phone was not let in, or was shut out. Pair it again.'))
+      if (IS_API.test(req.path)) return next(new RequestFailure('unpaired', 'This phone was not let in, or was shut out. Pair it again.'))
       res.redirect(303, '/pair')
       return
     }
