@@ -2,11 +2,10 @@ import { Type, type Static } from '@sinclair/typebox'
 import { Brief } from './brief.ts'
 import { Caution } from './lineUp.ts'
 import { SentenceText } from './facts.ts'
-import { closed, Currency, Fraction, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
+import { closed, Currency, Fraction, nullable, oneOf, Range, ScientificName, Text } from './schemaParts.ts'
 import { FORMS, PARTS } from './vocabulary.ts'
 
 const Grams = Type.Number({ minimum: 0 })
-const Range = closed({ low: Type.Number(), typical: Type.Number(), high: Type.Number() })
 
 /** A brief, the fish to buy for it, and how it is bought. */
 export const AmountsRequest = closed(
@@ -97,6 +96,9 @@ export const FormCompared = closed({
   perKg: nullable(Type.Number()),
   currency: nullable(Currency),
   perPortion: nullable(Type.Number({ description: 'Of an edible portion: goods and work, less what the house credits for the rest.' })),
+  /** Of a portion's cost: what the work costs, and what the house credits for the rest. */
+  workPerPortion: Type.Number({ minimum: 0 }),
+  creditPerPortion: Type.Number({ minimum: 0 }),
   breakEvenPerKg: nullable(Type.Number({ description: 'Price of a kilogram at which it costs as much as the cheapest other.' })),
   daysLeft: Range,
   /** What can be looked at to judge how fresh it is. */

@@ -2,13 +2,12 @@ import { Type, type Static } from '@sinclair/typebox'
 import { SentenceText } from './facts.ts'
 import { Caution } from './lineUp.ts'
 import { KeptPurchase } from './purchases.ts'
-import { closed, Currency, Fraction, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
+import { closed, Currency, Fraction, nullable, oneOf, Range, ScientificName, Text } from './schemaParts.ts'
 import { FORMS } from './vocabulary.ts'
 
 const Grams = Type.Number({ minimum: 0 })
 const Grade = closed({ fromG: Grams, toG: Grams })
 const Count = Type.Integer({ minimum: 1 })
-const Range = closed({ low: Type.Number(), typical: Type.Number(), high: Type.Number() })
 
 /** What a price per kilogram rests on beyond which a fish is not bought without another look. */
 export const PRICE_LIMITS = ['dish', 'estimate'] as const

@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { Price } from './market.ts'
-import { closed, Currency, IsoDate, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
+import { closed, Currency, IsoDate, nullable, oneOf, ScientificName, stored, Text } from './schemaParts.ts'
 import { FORMS, ORIGINS, PRICE_UNITS, STATES } from './vocabulary.ts'
 
 /** What a column of a merchant's list can say. */
@@ -48,7 +48,6 @@ export const Merchant = closed({
 })
 export type Merchant = Static<typeof Merchant>
 
-const stored = { id: Text(40), revision: Type.Integer({ minimum: 1 }), updatedAt: Type.String(), deletedAt: nullable(Type.String()) }
 export const MerchantInput = closed({ merchant: Merchant }, { $id: 'MerchantInput' })
 export type MerchantInput = Static<typeof MerchantInput>
 export const MerchantRecord = closed({ ...stored, merchant: Merchant }, { $id: 'MerchantRecord' })

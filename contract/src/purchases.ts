@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { closed, Currency, IsoDate, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
+import { closed, Currency, IsoDate, nullable, oneOf, ScientificName, stored, Text } from './schemaParts.ts'
 import { FORMS } from './vocabulary.ts'
 
 /** How it stands with something that was ordered. */
@@ -29,7 +29,6 @@ export const Purchase = closed({
 })
 export type Purchase = Static<typeof Purchase>
 
-const stored = { id: Text(40), revision: Type.Integer({ minimum: 1 }), updatedAt: Type.String(), deletedAt: nullable(Type.String()) }
 export const PurchaseInput = closed({ purchase: Purchase }, { $id: 'PurchaseInput' })
 export type PurchaseInput = Static<typeof PurchaseInput>
 /** A purchase as it is kept, within another shape. */

@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { Brief, HouseLeanings, Recipe } from './brief.ts'
 import { Price, Season, Stock } from './market.ts'
-import { closed, nullable, oneOf, ScientificName, Text } from './schemaParts.ts'
+import { closed, nullable, oneOf, ScientificName, stored, Text } from './schemaParts.ts'
 import { SourceSpecies } from './sourceSpecies.ts'
 import { FORMS } from './vocabulary.ts'
 
@@ -15,8 +15,6 @@ export const Beside = Type.Array(TakenFish, { minItems: 1, maxItems: 4 })
 /** The fish taken for a dish, as the cook last chose it; a pot, a fry or a board of several has the others beside it. */
 export const Choice = closed({ ...TakenFish.properties, beside: Type.Optional(Beside) })
 export type Choice = Static<typeof Choice>
-
-const stored = { id: Text(40), revision: Type.Integer({ minimum: 1 }), updatedAt: Type.String(), deletedAt: nullable(Type.String()) }
 
 /** A dish: what is cooked, apart from when and for whom. */
 export const DishInput = closed({ recipe: Recipe }, { $id: 'DishInput' })

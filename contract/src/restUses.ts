@@ -1,5 +1,5 @@
-import { Type, type Static } from '@sinclair/typebox'
-import { closed, nullable, oneOf, Text } from './schemaParts.ts'
+import type { Static } from '@sinclair/typebox'
+import { closed, nullable, oneOf, stored, Text } from './schemaParts.ts'
 import { REST_USED } from './vocabulary.ts'
 
 /** Where one part of what a serving buys goes: into broth, or to another serving. All of the part, and each part once. */
@@ -11,7 +11,6 @@ export const RestUse = closed({
 })
 export type RestUse = Static<typeof RestUse>
 
-const stored = { id: Text(40), revision: Type.Integer({ minimum: 1 }), updatedAt: Type.String(), deletedAt: nullable(Type.String()) }
 export const RestUseInput = closed({ use: RestUse }, { $id: 'RestUseInput' })
 export type RestUseInput = Static<typeof RestUseInput>
 export const RestUseRecord = closed({ ...stored, use: RestUse }, { $id: 'RestUseRecord' })

@@ -18,5 +18,13 @@ export const ScientificName = Type.String({ minLength: 3, maxLength: 80 })
 /** A share or a fraction, 0..1. */
 export const Fraction = Type.Number({ minimum: 0, maximum: 1 })
 
+/** What every record that is kept carries beside what it says. */
+export const stored = {
+  id: Text(40),
+  revision: Type.Integer({ minimum: 1 }),
+  updatedAt: Type.String(),
+  deletedAt: nullable(Type.String()),
+}
+
 /** 5th percentile, median and 95th percentile of what a buyer meets. */
 export const Range = closed({ low: Type.Number(), typical: Type.Number(), high: Type.Number() })

@@ -1,11 +1,11 @@
 import type { Fact, Form, ResolvedOffer } from '@tender-gill/contract'
 import { mass, length, say, type NormalisedBrief } from '../facts/index.ts'
+import { COUNTED } from '../purchase/index.ts'
 import { kindOf } from '../traits/index.ts'
 
 const WITH_SCALES: ReadonlySet<string> = new Set(['fine', 'large', 'scutes'])
 const SKIN_STAYS: ReadonlySet<string> = new Set(['whole', 'fillet-skin-on', 'portion', 'steak'])
 const FILLETS: ReadonlySet<Form> = new Set<Form>(['fillet-skin-on', 'fillet-skinless'])
-const WHOLE: ReadonlySet<Form> = new Set<Form>(['whole', 'gutted'])
 
 /** Whether drawing pin bones leaves fewer of them. */
 const hasPinBones = ({ bones }: ResolvedOffer): boolean => (bones.fillet?.typical ?? 0) > (bones['fillet-pinned']?.typical ?? 0)
@@ -22,10 +22,10 @@ interface Bought {
  * skin, cut, frames kept. A house that cuts its fish itself asks for none of the cutting.
  */
 export function listAsks({ offer, form, portionG }: Bought, brief: NormalisedBrief): readonly Fact[] {
-  if (kindOf(offer) !== 'fish') return kindOf(offer) === 'cephalopod' && WHOLE.has(form) ? [say('buy.ask.clean')] : []
+  if (kindOf(offer) !== 'fish') return kindOf(offer) === 'cephalopod' && COUNTED.has(form) ? [say('buy.ask.clean')] : []
   const { format, skin, house } = brief
   const cuts = house.bought !== 'whole'
-  const whole = WHOLE.has(form)
+  const whole = COUNTED.has(form)
   const served = format === 'whole'
   const skinEaten = SKIN_STAYS.has(format) && skin !== 'off'
   const asks: (Fact | false)[] = [

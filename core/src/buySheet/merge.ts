@@ -1,14 +1,8 @@
 import type { Fact } from '@tender-gill/contract'
 import { say, type BuyLine, type BuyOrder } from '../facts/index.ts'
 import { groupBy } from '../lists/index.ts'
-import { piecesOf, type GradeRange } from '../purchase/index.ts'
+import { countSteps, piecesOf, USUAL_STEP_G, type GradeRange } from '../purchase/index.ts'
 import type { Wanted } from './wanted.ts'
-
-/** Weights are asked for in steps of this, g. */
-const STEP_G = 50
-/** What is just enough is not rounded up for the last bit of a double. */
-const HAIR = 1e-9
-const upTo = (g: number, stepG: number): number => Math.ceil(g / stepG - HAIR)
 
 /**
  * What is bought for several servings together: their unrounded weights are added and rounded once, up, to fish of a grade, packs or steps.
@@ -17,15 +11,15 @@ const upTo = (g: number, stepG: number): number => Math.ceil(g / stepG - HAIR)
 function roundUp(wanted: readonly Wanted[], grade: GradeRange | null, packG: number | null): BuyLine['buy'] {
   const needG = wanted.reduce((sum, one) => sum + one.needG, 0)
   if (packG !== null) {
-    const packs = upTo(needG, packG)
+    const packs = countSteps(needG, packG)
     return { g: packs * packG, count: null, packs, packG, roundedUpG: packs * packG - needG }
   }
   if (grade !== null) {
     const { eachG } = piecesOf(grade)
-    const count = Math.max(1, upTo(needG, eachG), ...wanted.map((one) => one.alone ?? 0))
+    const count = Math.max(1, countSteps(needG, eachG), ...wanted.map((one) => one.alone ?? 0))
     return { g: count * eachG, count, packs: null, packG: null, roundedUpG: count * eachG - needG }
   }
-  const g = upTo(needG, STEP_G) * STEP_G
+  const g = countSteps(needG, USUAL_STEP_G) * USUAL_STEP_G
   return { g, count: null, packs: null, packG: null, roundedUpG: g - needG }
 }
 

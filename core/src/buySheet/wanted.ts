@@ -2,7 +2,7 @@ import type { Brief, Fact, Form, OfferSheet, Price, ResolvedOffer, ResolvedPrice
 import { computePortionCost, computePortionToBuyG, creditTrimPerKg, findPrice } from '../amounts/index.ts'
 import { createFindSpecies, normaliseBrief } from '../brief/index.ts'
 import { say, type BuyLine, type NormalisedBrief, type PurchaseRecord } from '../facts/index.ts'
-import { computeWeightForRiskG, measureAmount, piecesOf, type GradeRange } from '../purchase/index.ts'
+import { COUNTED, computeWeightForRiskG, measureAmount, piecesOf, type GradeRange } from '../purchase/index.ts'
 import { findForms } from '../traits/index.ts'
 import { findSeller, keepSeller, type Seller, type Trade } from './findSeller.ts'
 import { gradeOf } from './findQuotes.ts'
@@ -40,7 +40,6 @@ export interface WantedFish {
   readonly kinds: number
 }
 
-const COUNTED: ReadonlySet<Form> = new Set<Form>(['whole', 'gutted'])
 type Answer<T> = Result<T, Fact>
 
 /** The form to ask for: the one taken where somebody sells it so, else the one sold that costs least on the plate. */

@@ -12,16 +12,15 @@ import { chooseGrade, suits, type GradeRange } from './grades.ts'
 import { listNeverEaten } from './neverEaten.ts'
 import { computeKept, listFactors, type KeptShare } from './keptShare.ts'
 import { splitRest } from './restOfFish.ts'
-import { computeShortChance, computeWeightForRiskG, countFed, countFishToCut, piecesOf } from './risk.ts'
+import { computeShortChance, computeWeightForRiskG, countFed, countFishToCut, countSteps, piecesOf, USUAL_STEP_G } from './risk.ts'
 
 /** Chance of falling short where the house says none. */
 export const USUAL_SHORT_CHANCE = 0.05
-/** Weights are asked for in steps of this, g, where nothing else is said. */
-const STEP_G = 50
 /** What is just enough is not rounded up for the last bit of a double. */
 const HAIR = 1e-9
 
-const COUNTED: ReadonlySet<Form> = new Set<Form>(['whole', 'gutted'])
+/** Forms that are bought by the fish. */
+export const COUNTED: ReadonlySet<Form> = new Set<Form>(['whole', 'gutted'])
 type Answer<T> = Result<T, readonly Problem[]>
 const refuse = (path: string, message: Fact): Answer<never> => ({ ok: false, error: [{ path, message }] })
 
@@ -60,13 +59,13 @@ interface Purchase {
   readonly variance: number
 }
 
-const upBy = (g: number, stepG: number): number => Math.ceil(g / stepG - HAIR) * stepG
+const upBy = (g: number, stepG: number): number => countSteps(g, stepG) * stepG
 
 /** What is bought for a weight: packs, whole fish by the count, or a weight in steps; rounded up, never down. */
 function planPurchase(
   {
     packG,
-    stepG = STEP_G,
+    stepG = USUAL_STEP_G,
     grade: asked,
     shortChance = USUAL_SHORT_CHANCE,
   }: Pick<AmountsRequest, 'packG' | 'stepG' | 'grade' | 'shortChance'>,

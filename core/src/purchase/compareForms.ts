@@ -43,7 +43,20 @@ export function compareForms(
       const { labour } = sheet.leanings ?? {}
       const work = labour && (!price || labour.currency === price.currency) ? (minutes / 60) * labour.perHour : 0
       const rest = work - credit
-      return [{ offer, form, weightG, kg, minutes, price, rest, perPortion: price ? (kg * price.perKg.typical + rest) / portions : null }]
+      return [
+        {
+          offer,
+          form,
+          weightG,
+          kg,
+          minutes,
+          price,
+          work,
+          credit,
+          rest,
+          perPortion: price ? (kg * price.perKg.typical + rest) / portions : null,
+        },
+      ]
     }),
   )
   const cheapestBut = (row: (typeof rows)[number]): number | null => {
@@ -58,7 +71,7 @@ export function compareForms(
     ok: true,
     value: rows
       .map((row): FormCompared => {
-        const { offer, form, weightG, kg, minutes, price, rest, perPortion } = row
+        const { offer, form, weightG, kg, minutes, price, work, credit, rest, perPortion } = row
         const other = cheapestBut(row)
         return {
           offerId: offer.id,
@@ -69,6 +82,8 @@ export function compareForms(
           perKg: price?.perKg.typical ?? null,
           currency: price?.currency ?? null,
           perPortion,
+          workPerPortion: work / portions,
+          creditPerPortion: credit / portions,
           breakEvenPerKg: other === null ? null : Math.max(0, (other * portions - rest) / kg),
           daysLeft: computeDaysLeft(offer, { servedRaw: isServedRaw(dish) }),
           seen: phrase(SEEN_OF_FORM[form]),

@@ -50,3 +50,8 @@ export function countFishToCut(needG: number, { eachG, variance }: Pieces, kept:
   }
   return enough
 }
+
+/** Weights are asked for in steps of this, g, where nothing else is said. */
+export const USUAL_STEP_G = 50
+/** Whole steps, packs or fish that a weight takes: rounded up, never down. */
+export const countSteps = (g: number, stepG: number): number => Math.ceil(g / stepG - HAIR)

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { Brief, FormCompared, TakenFish } from '@tender-gill/contract'
 import { useState } from 'react'
+import { WorthBar } from '../../drawings/WorthBar.tsx'
 import { nameQuestion, useAnswer, useSheet } from '../../engine/index.ts'
 import { FORM_LABEL, formatMass, formatMassPrice, formatMoney } from '../../reader/index.ts'
 import { INK } from '../../theme.ts'
@@ -19,6 +20,16 @@ function describePrice({ perPortion, perKg, currency, breakEvenPerKg }: FormComp
       : 'No price is known.'
   const even = breakEvenPerKg === null ? '' : `; level with the next at ${formatMassPrice(breakEvenPerKg, currency)}`
   return `${formatMassPrice(perKg, currency)}${even}.`
+}
+
+/** What of a portion's cost is work, and what comes back for the rest of the fish; nothing where neither counts. */
+function describeShares({ workPerPortion, creditPerPortion, currency }: FormCompared): string {
+  if (currency === null) return ''
+  const told = [
+    ...(workPerPortion > 0.005 ? [`${formatMoney(workPerPortion, currency)} of it is work`] : []),
+    ...(creditPerPortion > 0.005 ? [`${formatMoney(creditPerPortion, currency)} comes back for the rest of the fish`] : []),
+  ]
+  return told.length > 0 ? ` ${told.join(', ')}.` : ''
 }
 
 /** So many ways are shown until all are asked for. */
@@ -38,6 +49,7 @@ export function FormsCompared({ brief, taken, onTake }: Props) {
   const rows = useAnswer(sheet, key, (desk) => desk.forms(brief, taken.species))?.value
   if (!rows || rows.length < 2) return <Typography>There is no other way to buy it for this dish.</Typography>
   const most = Math.max(...rows.map(({ perPortion }) => perPortion ?? 0), 0.01)
+  const dearest = Math.max(...rows.flatMap(({ perKg, breakEvenPerKg }) => [perKg ?? 0, breakEvenPerKg ?? 0]), 0.01)
   const [cheapest] = rows.filter(({ perPortion }) => perPortion !== null)
   // The one that is taken is always among those shown.
   const shown = all ? rows : rows.filter((row, i) => i < FEW || (row.offerId === taken.offerId && row.form === taken.form))
@@ -45,7 +57,7 @@ export function FormsCompared({ brief, taken, onTake }: Props) {
     <>
       <Box component="ul" aria-label="Ways to buy it" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {shown.map((row) => {
-          const { offerId, offer, form, weightG, minutes, perPortion, currency, daysLeft, seen } = row
+          const { offerId, offer, form, weightG, minutes, perPortion, perKg, breakEvenPerKg, currency, daysLeft, seen } = row
           const isTaken = offerId === taken.offerId && form === taken.form
           return (
             <Box
@@ -62,7 +74,13 @@ export function FormsCompared({ brief, taken, onTake }: Props) {
                 </Typography>
               </Box>
               {perPortion !== null && <Box aria-hidden sx={{ height: 5, width: `${(100 * perPortion) / most}%`, bgcolor: INK.kelp }} />}
-              <Typography variant="body2">{describePrice(row, cheapest)}</Typography>
+              {breakEvenPerKg !== null && (
+                <WorthBar worth={breakEvenPerKg} price={perKg} most={dearest} label={describePrice(row, cheapest)} />
+              )}
+              <Typography variant="body2">
+                {describePrice(row, cheapest)}
+                {describeShares(row)}
+              </Typography>
               <Typography variant="body2" color="text.secondary">
                 {formatMass(weightG)} as usually needed, about {Math.max(1, Math.round(minutes))} min of work; {days(daysLeft)}. To look at:{' '}
                 {seen}.

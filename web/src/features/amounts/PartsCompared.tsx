@@ -2,6 +2,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Brief, PartCompared, PartsCompared as Compared, TakenFish } from '@tender-gill/contract'
 import { Link } from 'react-router'
+import { WorthBar } from '../../drawings/WorthBar.tsx'
 import { nameQuestion, useAnswer, useSheet } from '../../engine/index.ts'
 import { formatMassPrice } from '../../reader/index.ts'
 import { INK } from '../../theme.ts'
@@ -48,19 +49,7 @@ export function PartsCompared({ brief, taken }: Props) {
         {answer.parts.map((part) => (
           <Box component="li" key={part.offerId} sx={{ borderTop: `1px solid ${INK.hairline}`, py: 0.75 }}>
             <Typography sx={{ fontWeight: 700 }}>{part.part}</Typography>
-            <Box aria-hidden sx={{ position: 'relative', height: 8, bgcolor: INK.slab }}>
-              <Box sx={{ height: 8, width: `${(100 * (part.worthPerKg ?? 0)) / most}%`, bgcolor: INK.kelp }} />
-              <Box
-                sx={{
-                  position: 'absolute',
-                  top: -2,
-                  height: 12,
-                  left: `${(100 * answer.perKg) / most}%`,
-                  borderLeft: `2px solid ${INK.squid}`,
-                  ml: '-2px',
-                }}
-              />
-            </Box>
+            <WorthBar worth={part.worthPerKg ?? 0} price={answer.perKg} most={most} label={describeWorth(part, answer)} />
             <Typography variant="body2">{describeWorth(part, answer)}</Typography>
           </Box>
         ))}

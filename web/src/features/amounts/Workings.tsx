@@ -44,7 +44,7 @@ export function Workings({ amounts, brief }: { readonly amounts: Amounts; readon
       </Box>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
         Yields are compiled averages with their ranges, not measured in this kitchen. The weight is such that it falls short no more often
-        than is said. Labour is not counted. What the rest of the fish is worth to you is set in the house.
+        than is said. What work costs and what the rest of the fish is worth to you are set in the house.
       </Typography>
     </>
   )

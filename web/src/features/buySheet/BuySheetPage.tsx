@@ -13,6 +13,7 @@ import { addressOf, operations } from '@tender-gill/contract/operations'
 import { addDays, countDays, isDay } from '@tender-gill/core'
 import { Link } from 'react-router'
 import { useBuySheetQuery, useKitchenQuery } from '../../api/api.ts'
+import { useAnswer, useSheet } from '../../engine/index.ts'
 import { useKitchenId } from '../../kitchen/index.ts'
 import { joinWords, ofHundred } from '../../parts/dishWords.ts'
 import { DayField } from '../../parts/moments.tsx'
@@ -34,6 +35,8 @@ const USUAL_SPAN = 7
 /** What cannot be put on the sheet, what waits for a day, and what was ordered for something that is no longer asked for. */
 function Beside({ sheet, undated }: { readonly sheet: BuySheet; readonly undated: boolean }) {
   const { nothing, elsewhere, undated: waiting } = sheet
+  const species = [...new Set(elsewhere.map(({ purchase }) => purchase.species))]
+  const names = useAnswer(useSheet(), species.join(',') || null, (desk) => desk.commonNames(species))?.value
   return (
     <>
       {nothing.map(({ servingId, dish, because }) => (
@@ -41,9 +44,9 @@ function Beside({ sheet, undated }: { readonly sheet: BuySheet; readonly undated
           <Link to={`/dishes/${servingId}/line-up`}>{dish}</Link>: {because}
         </Alert>
       ))}
-      {elsewhere.map(({ id, purchase: { species, orderedG, merchant, date, state } }) => (
+      {elsewhere.map(({ id, purchase: { species: fish, orderedG, merchant, date, state } }) => (
         <Alert key={id} severity="info" className="screen">
-          {formatMassToBuy(orderedG)} of <i>{species}</i> {state === 'bought' ? 'was bought' : 'was ordered'}
+          {formatMassToBuy(orderedG)} of {names?.[fish] ?? fish} {state === 'bought' ? 'was bought' : 'was ordered'}
           {merchant ? ` from ${merchant}` : ''} for {describeDay(date)}, and no dish asks for it in that way any more.
         </Alert>
       ))}
