@@ -8,8 +8,23 @@ interface Picture {
   readonly name: string
   readonly path: string
   readonly phone?: boolean
+  /** Whether the page's own clock stands at the hour of the pictures: where it counts hours itself. */
+  readonly clock?: boolean
   readonly prepare?: (page: Page) => Promise<void>
 }
+/** A saithe at the counter of which two signs were seen. */
+async function lookAtFish(page: Page): Promise<void> {
+  await page
+    .getByRole('link', { name: /^Saithe/ })
+    .first()
+    .click()
+  const levels = page.locator('section[aria-labelledby=sign] button[aria-pressed]')
+  await levels.nth(0).click()
+  await page.waitForTimeout(500)
+  await levels.nth(1).click()
+  await page.waitForTimeout(500)
+}
+
 /** Three dishes of the demo take monkfish, so that there is something to move. */
 async function takeMonkfish(page: Page): Promise<void> {
   await page.evaluate(async () => {
@@ -49,10 +64,12 @@ const PICTURES: readonly Picture[] = [
   { name: 'home', path: '/' },
   { name: 'line-up', path: '/dishes/paprika-skewers/line-up' },
   { name: 'slab', path: '/market' },
-  { name: 'price', path: '/market/prices?fish=Gadus%20morhua' },
   { name: 'stand-ins', path: '/dishes/beer-battered-supper/stand-ins' },
   { name: 'pot', path: '/dishes/saffron-rice/pot' },
   { name: 'buy-sheet', path: '/buy?undated=yes' },
+  { name: 'counter-phone', path: '/counter', phone: true },
+  { name: 'look-phone', path: '/counter', phone: true, prepare: lookAtFish },
+  { name: 'cold', path: '/cold', clock: true },
   { name: 'amounts', path: '/dishes/beer-battered-supper/amounts' },
   {
     name: 'fish-first',
@@ -62,10 +79,8 @@ const PICTURES: readonly Picture[] = [
   { name: 'species', path: '/book/Salmo%20salar' },
   { name: 'house', path: '/house' },
   { name: 'waters', path: '/market/waters?water=Marrow%20Sound' },
-  { name: 'stocks', path: '/market/stocks?stock=stock-2' },
   { name: 'swap-map', path: '/book/swaps?method=grill&fish=Lophius%20piscatorius' },
   { name: 'cover-card', path: '/cover-card' },
-  { name: 'line-up-phone', path: '/dishes/paprika-skewers/line-up', phone: true },
   { name: 'year', path: '/dishes/beer-battered-supper/year', prepare: nameWaters },
   { name: 'missing', path: '/missing?fish=Lophius%20piscatorius&because=not-landed&there=Lophius%20budegassa~6', prepare: takeMonkfish },
 ]
@@ -78,11 +93,17 @@ const { installPostgres } = (await import('./lib/install.mjs' as string)) as { i
 const { startServer } = (await import('./lib/serve.mjs' as string)) as {
   startServer: (options: object) => Promise<{ address: string; stop: () => Promise<void> }>
 }
+const { startThermometers } = (await import('./lib/simulate.mjs' as string)) as {
+  startThermometers: (env: object) => Promise<{ address: string; stop: () => Promise<void> }>
+}
+/** A Saturday in June. */
+const NOW = '2026-06-13T12:00:00Z'
 const cluster = await startCluster(await installPostgres(), mkdtempSync(join(tmpdir(), 'tender-gill-pictures-')))
+const thermometers = await startThermometers({ SIMULATOR_CLOCK: NOW })
 const server = await startServer({
   url: cluster.url,
   port: await findFreePort(),
-  env: { TENDER_GILL_CLOCK: '2026-06-13T12:00:00Z' },
+  env: { TENDER_GILL_CLOCK: NOW, THERMOMETERS: thermometers.address },
 })
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
@@ -90,7 +111,7 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
 })
 try {
-  for (const { name, path, phone = false, prepare } of PICTURES) {
+  for (const { name, path, phone = false, clock = false, prepare } of PICTURES) {
     const context = await browser.newContext({
       viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
       locale: 'en-GB',
@@ -98,6 +119,7 @@ try {
     // The first steps are told once: the pictures are of every day after.
     await context.addInitScript(`localStorage.setItem('tender-gill-first-run', 'over')`)
     const page = await context.newPage()
+    if (clock) await page.clock.setFixedTime(new Date(NOW))
     await page.goto(`${server.address}${path}`)
     await page.waitForTimeout(3000)
     await prepare?.(page)
@@ -108,6 +130,7 @@ try {
 } finally {
   await browser.close()
   await server.stop()
+  await thermometers.stop()
   cluster.stop()
   cluster.destroy()
 }

@@ -8,7 +8,7 @@ import { buildAll, installPackages, installPostgres } from './lib/install.mjs'
 import { takeLock } from './lib/lock.mjs'
 import { startServer } from './lib/serve.mjs'
 import { dumpBeforeMigration } from './lib/migrations.mjs'
-import { startSimulator } from './lib/simulate.mjs'
+import { startSimulator, startThermometers } from './lib/simulate.mjs'
 import { keepDatabase, keepServer } from './lib/supervise.mjs'
 import { ROOT } from './lib/shell.mjs'
 
@@ -49,11 +49,15 @@ try {
   // The demo's merchants; feeds of one's own stand in FEEDS.
   const market = process.env.FEEDS === undefined ? await startSimulator() : undefined
   if (market) undo.push(() => market.stop())
+  // The demo's thermometers; one's own stand in THERMOMETERS.
+  const thermometers = process.env.THERMOMETERS === undefined ? await startThermometers() : undefined
+  if (thermometers) undo.push(() => thermometers.stop())
   // Without --lan nothing listens beyond this machine.
   const lanPort = process.argv.includes('--lan') ? await findFreePort(Number(process.env.LAN_PORT ?? 8443)) : undefined
   const env = {
     LOG_FILE: join(dataFolder, 'server.log'),
     ...(market ? { FEEDS: market.feeds } : {}),
+    ...(thermometers ? { THERMOMETERS: thermometers.address } : {}),
     ...(lanPort === undefined ? {} : { LAN_PORT: String(lanPort), LAN_FOLDER: join(dataFolder, 'lan') }),
   }
   const start = () => startServer({ env, url: cluster.url, port })

@@ -128,7 +128,11 @@ describe('what a cook may get wrong in a file', () => {
       { pinBones: 'forked' },
       '/bones/pinned forked pin bones cannot be drawn, yet this differs from bones.fillet',
     ],
-    ['a fat fish stored as lean', { flesh: { ...cod.flesh, fat: [8, 12, 16] } }, '/storage stored as lean with 12 g of fat'],
+    [
+      'a fat fish of which nobody says how it keeps',
+      { flesh: { ...cod.flesh, fat: [8, 12, 16] } },
+      '/storage 12 g of fat, and not said how it keeps: as lean fish only where that is written',
+    ],
     ['more dry matter than flesh holds', { protein: [60, 70, 80] }, '/protein with the fat makes 71 g of dry matter in 100 g'],
     ['venom without a warning', { venom: true }, '/spines a venomous fish needs its warning in words'],
     ['one offer twice', { offers: [...cod.offers.slice(0, 1), ...cod.offers.slice(0, 1)] }, '/offers/1 a second offer of wild body'],

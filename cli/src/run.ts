@@ -18,6 +18,10 @@ export const USAGE = `tender-gill <verb> [file] [--lines]
   swap-map   which fish stand in for which in a dish
   turning    what would change a line-up, or set a fish first
   pot        several fish for one pot
+  amounts    how much of a fish to buy for a dish
+  freshness  how old a fish is by its looks, and whether to buy it
+  cold       how long a fish will keep after how it was kept
+  conduct    heat in one body of constant properties
   fish-first dishes and methods for fish that were seen
   find       a fish by any name it is sold under
   species    every species of the book, or: species "<scientific name>"

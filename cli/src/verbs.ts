@@ -3,7 +3,10 @@ import type { OfferSheet, Problem, Result, Untold } from '@tender-gill/contract'
 import { parseBrief, parseStandInsRequest } from '@tender-gill/contract/compiled'
 import {
   answerAmounts,
+  answerCold,
   answerFishFirst,
+  answerFreshness,
+  conduct,
   answerPot,
   answerTurning,
   createFindSpecies,
@@ -49,6 +52,18 @@ export function createVerbs(today: string): Readonly<Record<string, () => Promis
     amounts: async () => {
       const { parseAmountsRequest } = await studies()
       return verb(parseAmountsRequest, (request) => answerAmounts(request, sheet(), { today }))
+    },
+    freshness: async () => {
+      const { parseFreshnessRequest } = await studies()
+      return verb(parseFreshnessRequest, (request) => answerFreshness(request, sheet()))
+    },
+    cold: async () => {
+      const { parseColdRequest } = await studies()
+      return verb(parseColdRequest, (request) => answerCold(request, sheet()))
+    },
+    conduct: async () => {
+      const { parseConductRequest } = await studies()
+      return verb(parseConductRequest, (request) => ({ ok: true, value: conduct(request) }))
     },
     find: async () => {
       const { parseFindRequest } = await studies()

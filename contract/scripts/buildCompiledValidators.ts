@@ -3,6 +3,9 @@
  * dist/compiledValidators.js for programs that should start at once.
  */
 import { AmountsRequest } from '../src/amounts.ts'
+import { ConductRequest } from '../src/conduct.ts'
+import { ColdRequest } from '../src/cold.ts'
+import { FreshnessRequest } from '../src/freshness.ts'
 import { mkdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import type { TSchema } from '@sinclair/typebox'
@@ -67,4 +70,7 @@ await write('compiledStudies.js', {
   parseFishFirstRequest: FishFirstRequest,
   parseFindRequest: FindRequest,
   parseAmountsRequest: AmountsRequest,
+  parseColdRequest: ColdRequest,
+  parseConductRequest: ConductRequest,
+  parseFreshnessRequest: FreshnessRequest,
 })

@@ -41,6 +41,9 @@ export const BuyStandIn = closed({
   /** The first change, an allergen before all others. */
   change: nullable(SentenceText(300)),
   otherAllergen: Type.Boolean(),
+  /** What the merchant is asked to have done to it, and the price beyond which it is not bought without another look. */
+  asks: Type.Array(SentenceText(200)),
+  limit: nullable(closed({ perKg: Type.Number(), because: oneOf(PRICE_LIMITS) })),
 })
 export type BuyStandIn = Static<typeof BuyStandIn>
 

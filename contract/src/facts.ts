@@ -29,7 +29,21 @@ export type Quantity =
 
 /** A word of the trade by its key: an ask, a cut, a way of cooking, a month. */
 export interface Term {
-  readonly term: 'ask' | 'form' | 'format' | 'method' | 'gate' | 'origin' | 'state' | 'allergen' | 'month' | 'day' | 'caution'
+  readonly term:
+    | 'ask'
+    | 'form'
+    | 'format'
+    | 'method'
+    | 'gate'
+    | 'origin'
+    | 'state'
+    | 'allergen'
+    | 'month'
+    | 'day'
+    | 'caution'
+    | 'sign'
+    | 'signLevel'
+    | 'lookView'
   readonly key: string
 }
 

@@ -13,6 +13,26 @@ export {
   type AbsenceReason,
 } from './absences.ts'
 export * from './vocabulary.ts'
+export { Cold, ColdRequest, ColdStretch, Journey } from './cold.ts'
+export { Freshness, FreshnessRequest, SeenSigns, SignRow } from './freshness.ts'
+export { Conducted, ConductRequest } from './conduct.ts'
+export { Look, LookInput, LookRecord } from './looks.ts'
+export {
+  ColdPlace,
+  ColdPlaceInput,
+  ColdPlaceRecord,
+  ColdReading,
+  Freezing,
+  Lot,
+  LOT_STATES,
+  LotInput,
+  LotRecord,
+  PLACE_KINDS,
+  ReadingsInput,
+  Stay,
+  type LotState,
+  type PlaceKind,
+} from './lots.ts'
 export { Amounts, AmountsRequest, FormCompared, PartCompared, PartsCompared } from './amounts.ts'
 export { AskInput, Asks, Brief, Diners, HouseLeanings, OfferChoice, Recipe, StandInsRequest } from './brief.ts'
 export {

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { closed, Currency, IsoDate, nullable, oneOf, ScientificName, stored, Text } from './schemaParts.ts'
+import { closed, Currency, IsoDate, madeBefore, nullable, oneOf, ScientificName, stored, Text } from './schemaParts.ts'
 import { FORMS } from './vocabulary.ts'
 
 /** How it stands with something that was ordered. */
@@ -29,7 +29,7 @@ export const Purchase = closed({
 })
 export type Purchase = Static<typeof Purchase>
 
-export const PurchaseInput = closed({ purchase: Purchase }, { $id: 'PurchaseInput' })
+export const PurchaseInput = closed({ ...madeBefore, purchase: Purchase }, { $id: 'PurchaseInput' })
 export type PurchaseInput = Static<typeof PurchaseInput>
 /** A purchase as it is kept, within another shape. */
 export const KeptPurchase = closed({ ...stored, purchase: Purchase })

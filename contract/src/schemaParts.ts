@@ -26,5 +26,11 @@ export const stored = {
   deletedAt: nullable(Type.String()),
 }
 
+/** A moment, UTC. */
+export const Instant = Type.String({ format: 'date-time', pattern: '^(?!0000)', maxLength: 40 })
+
+/** The id that whoever wrote it down gave it, where that was done out of reach of the server. */
+export const madeBefore = { id: Type.Optional(Type.String({ format: 'uuid' })) }
+
 /** 5th percentile, median and 95th percentile of what a buyer meets. */
 export const Range = closed({ low: Type.Number(), typical: Type.Number(), high: Type.Number() })

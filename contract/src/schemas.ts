@@ -5,6 +5,11 @@ import { BuySheet } from './buySheet.ts'
 import { PurchaseInput, PurchaseRecord } from './purchases.ts'
 import { PairingCode, Phones } from './phones.ts'
 import { RestUseInput, RestUseRecord } from './restUses.ts'
+import { Conducted, ConductRequest } from './conduct.ts'
+import { Cold, ColdRequest } from './cold.ts'
+import { Freshness, FreshnessRequest } from './freshness.ts'
+import { LookInput, LookRecord } from './looks.ts'
+import { ColdPlaceInput, ColdPlaceRecord, ColdReading, LotInput, LotRecord, ReadingsInput } from './lots.ts'
 import { CoverCard } from './coverCard.ts'
 import { Amounts, AmountsRequest } from './amounts.ts'
 import { Brief, Recipe, StandInsRequest } from './brief.ts'
@@ -123,6 +128,10 @@ export const schemas = {
   LeaningsInput,
   LeaningsRecord,
   LineUp,
+  LookInput,
+  LookRecord,
+  LotInput,
+  LotRecord,
   MarketFile,
   MarketFileReport,
   MarketFileUndo,
@@ -133,6 +142,15 @@ export const schemas = {
   PotRequest,
   Amounts,
   AmountsRequest,
+  Cold,
+  ColdPlaceInput,
+  ColdPlaceRecord,
+  ColdReading,
+  ColdRequest,
+  Conducted,
+  ConductRequest,
+  Freshness,
+  FreshnessRequest,
   PriceHistory,
   PriceInput,
   PriceList,
@@ -144,6 +162,7 @@ export const schemas = {
   RateInput,
   RateRecord,
   ReadAgain,
+  ReadingsInput,
   SeasonInput,
   SeasonRecord,
   SettledName,

@@ -188,6 +188,7 @@ export const BASES = ['measured', 'compiled', 'house'] as const
 export type Basis = (typeof BASES)[number]
 export const BODIES = ['round', 'deep', 'flat', 'eel'] as const
 export type Body = (typeof BODIES)[number]
+/** How long it keeps on ice, and how it shows its age; `salmonid` only in what earlier versions kept. */
 export const STORAGE_CLASSES = ['lean', 'flat', 'oily', 'salmonid', 'small-pelagic', 'shellfish'] as const
 export type StorageClass = (typeof STORAGE_CLASSES)[number]
 export const PARASITE_CLASSES = ['host', 'controlled-feed', 'low', 'unknown'] as const
@@ -233,3 +234,49 @@ export type AskSource = (typeof ASK_SOURCES)[number]
 /** Parts of a fish beside what goes into the pan that may go to another use; what is lost, and what is of no use, may not. */
 export const REST_USED = ['head', 'collar', 'cheeks', 'frame', 'belly', 'skin', 'roe', 'trim', 'shell'] as const
 export type RestUsed = (typeof REST_USED)[number]
+
+/** How a fish lies before whoever looks at it. */
+export const LOOK_VIEWS = ['whole', 'fillet', 'shellfish'] as const
+export type LookView = (typeof LOOK_VIEWS)[number]
+/** What a fish tells of its age, each in four levels from just landed on. */
+export const SIGNS = [
+  'gill-smell',
+  'gill-colour',
+  'eyes',
+  'pupil',
+  'spring',
+  'belly',
+  'slime',
+  'skin',
+  'spine-blood',
+  'stiffness',
+  'smell',
+  'surface',
+  'flesh-colour',
+  'blood-line',
+  'gaping',
+  'drip',
+  'ice-burn',
+  'shells',
+  'mantle',
+  'shell-water',
+  'head-joint',
+  'blackening',
+  'squid-skin',
+  'squid-flesh',
+] as const
+export type Sign = (typeof SIGNS)[number]
+/** Levels of every sign, just landed first. */
+export const SIGN_LEVELS = [0, 1, 2, 3] as const
+export type SignLevel = (typeof SIGN_LEVELS)[number]
+/** What makes a good fish look worse than it is, or a sign mean nothing. */
+export const CIRCUMSTANCES = ['sour-rinse', 'on-ice', 'large-eyed', 'slimy', 'soft-flesh', 'gills-out', 'thawed', 'kept-colour'] as const
+export type Circumstance = (typeof CIRCUMSTANCES)[number]
+/** What to do with a fish that was looked at. */
+export const LOOK_OUTCOMES = ['buy', 'today', 'ask-for-less', 'walk-away'] as const
+export type LookOutcome = (typeof LOOK_OUTCOMES)[number]
+export const USES = ['cooked', 'raw'] as const
+export type Use = (typeof USES)[number]
+/** What fish is carried in. */
+export const BOXES = ['eps-20l', 'cooler', 'thin-bag', 'open-tray'] as const
+export type Box = (typeof BOXES)[number]

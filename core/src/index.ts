@@ -4,7 +4,41 @@ export { markAbsent, planAbsence, stepAbsencePlan } from './absences/index.ts'
 export { computePortionCost, computeWeightToBuyG, countPortions, type Yields } from './amounts/index.ts'
 export { computeDesirability, fromAxis, toAxis } from './axes/index.ts'
 export { hidesTheFish, createFindSpecies, normaliseBrief, type FindSpecies } from './brief/index.ts'
-export { computeDaysLeft, computeIceDays, computeSpoilageRate } from './cold/index.ts'
+export {
+  answerCold,
+  computeDaysLeft,
+  computeIceDays,
+  computeIceKg,
+  computeKeepingDays,
+  computeSpoilageRate,
+  judgeHistamine,
+  measureCold,
+  sumIceDays,
+  type ColdKept,
+} from './cold/index.ts'
+export { findBetterBuy, judgeAsked, type AskedPrice, type BetterBuy, type JudgedPrice, type PriceVerdict } from './counter/index.ts'
+export {
+  judgeLot,
+  judgeMove,
+  judgePlace,
+  planUseFirst,
+  readHistory,
+  thinReadings,
+  type House,
+  type JudgedLot,
+  type JudgedMove,
+  type KeptStretch,
+  type KnownLot,
+  type KnownPlace,
+  type LotAdvice,
+  type LotInHouse,
+  type PlaceWarmth,
+  type UseFirst,
+  type WaitingServing,
+  type WarmthBasis,
+} from './lots/index.ts'
+export { conduct } from './conduction/index.ts'
+export { answerFreshness, listSigns, RAW_FOR_THE_VULNERABLE } from './freshness/index.ts'
 export { stepCoverCard, writeCoverCard } from './coverCard/index.ts'
 export { simulateRanks, type Entrant } from './draws/index.ts'
 export { answerFishFirst } from './fishFirst/index.ts'
@@ -33,10 +67,10 @@ export {
   type KeptDishes,
 } from './kept/index.ts'
 export { findStandIns, mapSwaps } from './standIns/index.ts'
-export { AXES, DEFAULT_PORTION_G, ENGINE_VERSION, FORMS_FOR } from './tables/constants.ts'
+export { AXES, DEFAULT_PORTION_G, ENGINE_VERSION, FORMS_FOR, GRAMS_PER_LB } from './tables/constants.ts'
 export { createPlainBrief, gridCell, usualFormats } from './tables/cuts.ts'
 export { METHOD_TABLE } from './tables/methods.ts'
-export { computeFilletDepthMm, findForms, readTrait, type Candidate } from './traits/index.ts'
+export { computeFilletDepthMm, findForms, kindOf, readTrait, type Candidate } from './traits/index.ts'
 export { findRelatives, type KinDifference, type Relative } from './relatives/index.ts'
 export { answerTurning, findTurningPoints, stepTurningPoints } from './turning/index.ts'
 export { answerPot, listRoles, planPot, type Role } from './pot/index.ts'
@@ -71,7 +105,8 @@ export {
   type SeriesQuote,
 } from './prices/index.ts'
 export { groupBy } from './lists/index.ts'
-export { addDays, countDays, DAY_MS, isDay, toDayNumber, toIsoDate, weekdayOf } from './calendar/index.ts'
+export { SERVICE_HOUR } from './tables/signs.ts'
+export { addDays, atHour, countDays, DAY_MS, isDay, toDayNumber, toIsoDate, weekdayOf } from './calendar/index.ts'
 export { planOrder, type LocalMoment } from './orders/index.ts'
 export { stepSlab, type SlabContext } from './slab/index.ts'
 export { stepAlerts, type DecidedDish } from './alerts/index.ts'

@@ -1,7 +1,18 @@
 /** The line-up beside the reference implementation, on the shipped book. */
 import { createOfferSheet } from '@tender-gill/catalogue'
 import type { Brief } from '@tender-gill/contract'
-import { answerAmounts, createBoard, findStandIns, findTurningPoints, mapSwaps, planPot, rankBoard, simulateRanks } from '@tender-gill/core'
+import {
+  answerAmounts,
+  answerCold,
+  answerFreshness,
+  createBoard,
+  findStandIns,
+  findTurningPoints,
+  mapSwaps,
+  planPot,
+  rankBoard,
+  simulateRanks,
+} from '@tender-gill/core'
 import { referenceFit, referenceRanks } from '@tender-gill/core/reference'
 import { medianMs, shown } from './measure.ts'
 
@@ -43,6 +54,13 @@ console.log(
 )
 const amount = medianMs(() => answerAmounts({ ...brief, fish: 'Gadus morhua' }, sheet, { today }), { warmUp: 200 })
 console.log(`how much to buy of one fish: ${shown(amount)} (aim under 1 ms)`)
+const seen = { fish: 'Gadus morhua', view: 'whole', signs: { 'gill-smell': 1, eyes: 2, spring: 0 }, keep: { hours: 30, tempC: 3 } } as const
+const look = medianMs(() => answerFreshness({ ...seen, circumstances: ['on-ice'] }, whole), { warmUp: 100 })
+console.log(`a look at a fish, three signs seen: ${shown(look)} (aim under 16 ms)`)
+const week = Array.from({ length: 7 * 144 }, (_, i) => ({ hours: 1 / 6, celsius: 2 + (i % 20) / 10 }))
+console.log(
+  `the clock of a week of readings: ${shown(medianMs(() => answerCold({ fish: 'Scomber scombrus', history: week }, whole), { warmUp: 100 }))}`,
+)
 const pairs = medianMs(() => mapSwaps(brief, whole, { today }), { warmUp: 4 })
 console.log(`swap map, every pair of the whole book: ${shown(pairs)}`)
 const fast = medianMs(() => simulateRanks(entrants, board.brief, options(2000)), { warmUp: 6 })

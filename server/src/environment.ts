@@ -13,6 +13,8 @@ const Environment = Type.Object({
   webFolder: Type.Optional(Type.String()),
   feeds: Type.Optional(Type.String()),
   feedsZone: Type.String(),
+  /** Where thermometers are read. */
+  thermometers: Type.Optional(Type.String({ pattern: '^https?://' })),
   /** Where phones on the local network come in, and where its certificate is kept; nothing listens there unless both are said. */
   lanPort: Type.Optional(Type.Integer({ minimum: 0, maximum: 65_535 })),
   lanFolder: Type.Optional(Type.String()),
@@ -27,6 +29,7 @@ const NAME_OF: Readonly<Record<string, string>> = {
   '/logLevel': 'LOG_LEVEL',
   '/lanPort': 'LAN_PORT',
   '/clock': 'TENDER_GILL_CLOCK',
+  '/thermometers': 'THERMOMETERS',
 }
 
 const optional = <T>(key: string, value: T | undefined): object => (value === undefined ? {} : { [key]: value })
@@ -50,6 +53,7 @@ export function readEnvironment(env: Readonly<Record<string, string | undefined>
     ...optional('clock', env.TENDER_GILL_CLOCK),
     ...optional('webFolder', env.WEB_FOLDER),
     ...optional('feeds', env.FEEDS),
+    ...optional('thermometers', env.THERMOMETERS || undefined),
   })
   if (parsed.ok) return parsed.value
   throw new Error(parsed.error.map(({ path, message }) => `${NAME_OF[path] ?? path} ${message}; start with npm start`).join('\n'))

@@ -1,4 +1,5 @@
 import { openChangeFeed } from './changes/index.ts'
+import { createThermometerReader, runThermometerReader } from './cold/thermometerReader.ts'
 import { startThreads } from './compute/threads.ts'
 import { migrateDatabase, openDatabase } from './database/openDatabase.ts'
 import { seedDemo } from './demo/seedDemo.ts'
@@ -60,6 +61,15 @@ secure?.on('error', (error) => log.error({ err: error }, `cannot listen on port 
 server.keepAliveTimeout = 120_000
 
 const stopFeeds = feedConfig.length > 0 ? runFeedReader(feeds, feedConfig) : () => undefined
+const thermometers = settings.thermometers
+const onDeaf = (error: unknown) => log.warn({ err: error }, 'a thermometer could not be read')
+const stopThermometers =
+  thermometers === undefined
+    ? () => undefined
+    : runThermometerReader(createThermometerReader({ db, now, url: thermometers, onProblem: onDeaf }), {
+        url: thermometers,
+        onProblem: onDeaf,
+      })
 const stopPurge = runPurge(db, now, (error) => log.error({ err: error }, 'what is past undoing could not be forgotten'))
 
 let stopping = false
@@ -67,6 +77,7 @@ const stop = () => {
   if (stopping) return
   stopping = true
   stopFeeds()
+  stopThermometers()
   stopPurge()
   server.close(() => {
     void Promise.allSettled([changes.close(), compute.close()])

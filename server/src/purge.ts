@@ -3,14 +3,18 @@ import { DAY_MS } from '@tender-gill/core'
 import { purgeCommands } from './commands/index.ts'
 import { createDecisionRepository } from './decisions/decisionRepository.ts'
 import type { Database } from './database/openDatabase.ts'
-import { priceLists } from './database/schema/index.ts'
+import { coldReadings, priceLists } from './database/schema/index.ts'
 import { purgeRecords } from './records/keptRecords.ts'
 import { UNDO_DAYS } from './records/recordRepository.ts'
+
+/** Days for which readings of thermometers are kept: no lot is older. */
+const READING_DAYS = 400
 
 /** Forgets what cannot be put back any more: records, lists of feeds whose place a later one took, keys of commands, the offers behind old decisions. */
 export async function purge(db: Database, now: () => Date): Promise<void> {
   await purgeRecords(db, now)
   await purgeCommands({ db, now })
+  await db.delete(coldReadings).where(lt(coldReadings.at, new Date(now().getTime() - READING_DAYS * DAY_MS)))
   await createDecisionRepository(db, now).purgeSheets()
   await db
     .delete(priceLists)

@@ -4,7 +4,7 @@ import { build } from 'esbuild'
 
 const here = (path) => fileURLToPath(new URL(path, import.meta.url))
 await build({
-  entryPoints: [here('../src/main.ts')],
+  entryPoints: [here('../src/main.ts'), here('../src/thermometersMain.ts')],
   outdir: here('../dist'),
   bundle: true,
   packages: 'external',

@@ -20,6 +20,11 @@ const PotPage = lazy(() => import('./features/pot/PotPage.tsx'))
 const DecisionsPage = lazy(() => import('./features/decisions/DecisionsPage.tsx'))
 const AbsencesPage = lazy(() => import('./features/absences/AbsencesPage.tsx'))
 const BuySheetPage = lazy(() => import('./features/buySheet/BuySheetPage.tsx'))
+const CounterPage = lazy(() => import('./features/counter/CounterPage.tsx'))
+const LookPage = lazy(() => import('./features/counter/LookPage.tsx'))
+const DishCounterPage = lazy(() => import('./features/counter/DishCounterPage.tsx'))
+const ColdPage = lazy(() => import('./features/cold/ColdPage.tsx'))
+const DishColdPage = lazy(() => import('./features/cold/DishColdPage.tsx'))
 const CoverCardPage = lazy(() => import('./features/coverCard/CoverCardPage.tsx'))
 const SwapMapPage = lazy(() => import('./features/swapMap/SwapMapPage.tsx'))
 const SlabPage = lazy(() => import('./features/slab/SlabPage.tsx'))
@@ -51,6 +56,8 @@ export function App() {
             <Route path="/dishes/:id/pot" element={<PotPage />} />
             <Route path="/dishes/:id/decisions" element={<DecisionsPage />} />
             <Route path="/dishes/:id/year" element={<YearPage />} />
+            <Route path="/dishes/:id/counter" element={<DishCounterPage />} />
+            <Route path="/dishes/:id/cold" element={<DishColdPage />} />
             <Route path="/dishes/:id/:room" element={<LaterPage />} />
             <Route path="/fish/:species" element={<FishFirstPage />} />
             <Route path="/book" element={<BookPage />} />
@@ -69,6 +76,9 @@ export function App() {
             <Route path="/market/stocks" element={<StocksPage />} />
             <Route path="/missing" element={<AbsencesPage />} />
             <Route path="/buy" element={<BuySheetPage />} />
+            <Route path="/cold" element={<ColdPage />} />
+            <Route path="/counter" element={<CounterPage />} />
+            <Route path="/counter/look" element={<LookPage />} />
             <Route path="/cover-card" element={<CoverCardPage />} />
             <Route path="/house" element={<HousePage />} />
             <Route path="*" element={<LaterPage />} />

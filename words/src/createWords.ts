@@ -40,12 +40,15 @@ function nameTerm({ term, key }: Term, terms: Terms): string {
 
 /** Terms whose names begin with a capital where they stand alone, and with a small letter within a sentence. */
 const isNamed = (param: FactParam): boolean => typeof param === 'object' && 'term' in param && NAMED.has(param.term)
-const NAMED: ReadonlySet<Term['term']> = new Set<Term['term']>(['ask', 'gate', 'method'])
+const NAMED: ReadonlySet<Term['term']> = new Set<Term['term']>(['ask', 'gate', 'method', 'sign'])
 
 /** A list within a sentence: changes one after the other are a chain, dishes and places go together, all else is counted off. */
 const JOINS: { readonly [C in FactCode]?: string } = {
   'open.if': ', and ',
   'absence.short.others-lose': ' and ',
+  'lot.doubtful': ' and ',
+  'lot.late': ' and ',
+  'lot.freeze': ' and ',
   'pot.unfilled': ' or the ',
   'buy.line': '; ',
   'buy.or-else': ', or ',

@@ -1,4 +1,19 @@
-import type { Allergen, AskKey, Form, Format, Gate, Method, Origin, State, Style, TextureKey } from '@tender-gill/contract'
+import type {
+  Allergen,
+  AskKey,
+  Circumstance,
+  Form,
+  Format,
+  Gate,
+  LookView,
+  Method,
+  Origin,
+  Sign,
+  SignLevel,
+  State,
+  Style,
+  TextureKey,
+} from '@tender-gill/contract'
 
 /** The words of the trade in one language. */
 export interface Terms {
@@ -17,6 +32,12 @@ export interface Terms {
   readonly allergen: Readonly<Record<Allergen, string>>
   /** Kinds of caution, as they are named in passing. */
   readonly caution: Readonly<Record<string, string>>
+  /** What a fish tells of its age. */
+  readonly sign: Readonly<Record<Sign, string>>
+  readonly signLevel: Readonly<Record<`${Sign}.${SignLevel}`, string>>
+  /** What makes a sign lie. */
+  readonly circumstance: Readonly<Record<Circumstance, string>>
+  readonly lookView: Readonly<Record<LookView, string>>
   /** January first. */
   readonly months: readonly string[]
   /** Words along each 0 to 10 scale, from its low end to its high end. */

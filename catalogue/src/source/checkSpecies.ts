@@ -44,7 +44,7 @@ function checkOffers({ offers }: SourceSpecies): readonly Problem[] {
 const MOST_DRY_G = 60
 
 /**
- * Mistakes a schema cannot see, each with its place: ranges out of order, forked bones said to be drawn, fat fish stored as lean, two offers
+ * Mistakes a schema cannot see, each with its place: ranges out of order, forked bones said to be drawn, fat fish of which nobody says how it keeps, two offers
  * of one kind, more dry matter than flesh can hold, a caution that contradicts another fact.
  */
 export function findMistakes(species: SourceSpecies): readonly Problem[] {
@@ -53,7 +53,8 @@ export function findMistakes(species: SourceSpecies): readonly Problem[] {
   const { flesh, bones, pinBones, protein } = species
   if (pinBones === 'forked' && bones.pinned && bones.pinned[1] !== bones.fillet[1])
     say('/bones/pinned', 'forked pin bones cannot be drawn, yet this differs from bones.fillet')
-  if ((species.storage ?? 'lean') === 'lean' && flesh.fat[1] >= 8) say('/storage', `stored as lean with ${flesh.fat[1]} g of fat`)
+  if (species.storage === undefined && flesh.fat[1] >= 8)
+    say('/storage', `${flesh.fat[1]} g of fat, and not said how it keeps: as lean fish only where that is written`)
   const dry = flesh.fat[1] + protein[1] + (species.ash?.[1] ?? 0) + (species.carbohydrate?.[1] ?? 0)
   if (dry > MOST_DRY_G) say('/protein', `with the fat makes ${dry.toFixed(0)} g of dry matter in 100 g`)
   if (species.venom && !species.spines) say('/spines', 'a venomous fish needs its warning in words')

@@ -1,4 +1,5 @@
 import { book } from './book.ts'
+import { counter } from './counter.ts'
 import { house } from './house.ts'
 import { market } from './market.ts'
 import { planning } from './planning.ts'
@@ -10,7 +11,7 @@ import { verbs } from './verbs.ts'
  * client with what it keeps and forgets, and the tests that try every operation. A shape is named, not imported: pages load this table
  * without any schema.
  */
-export const operations = { ...house, ...verbs, ...sheets, ...planning, ...market, ...book }
+export const operations = { ...house, ...verbs, ...sheets, ...planning, ...market, ...counter, ...book }
 export type Operations = typeof operations
 export type OperationName = keyof Operations
 

@@ -35,6 +35,27 @@ export const verbs = {
     input: 'AmountsRequest',
     output: 'Amounts',
   }),
+  freshness: question({
+    ...computed,
+    path: '/freshness',
+    summary: 'How old a fish is by its looks, and whether to buy it',
+    input: 'FreshnessRequest',
+    output: 'Freshness',
+  }),
+  cold: question({
+    ...computed,
+    path: '/cold',
+    summary: 'How long a fish will keep after how it was kept, and the ice for a journey',
+    input: 'ColdRequest',
+    output: 'Cold',
+  }),
+  conduct: question({
+    ...computed,
+    path: '/conduct',
+    summary: 'Transient conduction in one body of constant properties',
+    input: 'ConductRequest',
+    output: 'Conducted',
+  }),
   fishFirst: question({
     ...computed,
     path: '/fish-first',

@@ -5,6 +5,9 @@ import { AbsenceInput, AbsencePlan, AbsencePlanRequest } from '../absences.ts'
 import { Amounts, AmountsRequest } from '../amounts.ts'
 import { Brief, StandInsRequest } from '../brief.ts'
 import { BuySheet } from '../buySheet.ts'
+import { Conducted, ConductRequest } from '../conduct.ts'
+import { Cold, ColdRequest } from '../cold.ts'
+import { Freshness, FreshnessRequest } from '../freshness.ts'
 import { CoverCard } from '../coverCard.ts'
 import { DecisionDetail, DecisionInput, DecisionRerun } from '../decisions.ts'
 import { LineUp } from '../lineUp.ts'
@@ -52,6 +55,12 @@ export const parseStandInsRequest = createParser(StandInsRequest)
 export const parseTurningRequest = createParser(TurningRequest)
 export const parsePotRequest = createParser(PotRequest)
 export const parseAmountsRequest = createParser(AmountsRequest)
+export const parseConducted = createParser(Conducted)
+export const parseConductRequest = createParser(ConductRequest)
+export const parseCold = createParser(Cold)
+export const parseColdRequest = createParser(ColdRequest)
+export const parseFreshness = createParser(Freshness)
+export const parseFreshnessRequest = createParser(FreshnessRequest)
 export const parseAmounts = createParser(Amounts)
 export const parseFishFirstRequest = createParser(FishFirstRequest)
 export const parseFindRequest = createParser(FindRequest)

@@ -157,7 +157,10 @@ describe('a buy sheet', () => {
   })
 
   it('sells it in the form somebody has, where nobody has it as it was taken', () => {
-    expect(linesOf([dish('a', {}, { ...COD, form: 'whole' })])[0]?.form).toBe('fillet-skin-on')
+    const [line] = linesOf([dish('a', {}, { ...COD, form: 'whole' })])
+    expect(line?.form).toBe('fillet-skin-on')
+    expect(line?.cautions.map(({ sentence }) => sentence.code)).toContain('buy.other-form')
+    expect(linesOf([dish('a', {})])[0]?.cautions.map(({ sentence }) => sentence.code)).not.toContain('buy.other-form')
   })
 
   it('shares the portions among the fish of a pot', () => {

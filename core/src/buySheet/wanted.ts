@@ -1,7 +1,7 @@
 import type { Brief, Fact, Form, OfferSheet, Price, ResolvedOffer, ResolvedPrice, Result, TakenFish } from '@tender-gill/contract'
 import { computePortionCost, computePortionToBuyG, creditTrimPerKg, findPrice } from '../amounts/index.ts'
 import { createFindSpecies, normaliseBrief } from '../brief/index.ts'
-import { say, type BuyLine, type NormalisedBrief, type PurchaseRecord } from '../facts/index.ts'
+import { say, term, type BuyLine, type NormalisedBrief, type PurchaseRecord } from '../facts/index.ts'
 import { COUNTED, computeWeightForRiskG, measureAmount, piecesOf, type GradeRange } from '../purchase/index.ts'
 import { findForms } from '../traits/index.ts'
 import { findSeller, keepSeller, type Seller, type Trade } from './findSeller.ts'
@@ -62,6 +62,12 @@ function readHow(form: Form, quote: Price | null): { grade?: GradeRange; packG?:
   return quote.eachG !== undefined && (quote.unit === 'box' || quote.unit === 'each') ? { packG: quote.eachG } : {}
 }
 
+/** Another form than was taken is bought only where nobody sells that, and it is said. */
+const tellOtherForm = (taken: Form, form: Form): BuyLine['cautions'][number] => ({
+  kind: 'form',
+  sentence: say('buy.other-form', { taken: term('form', taken), form: term('form', form) }),
+})
+
 /** What is wanted of it before rounding: where fish are counted, so that their number is right alone and in a sum. */
 function unroundedG({ needG, weightG, kept, bought: { count, grade } }: ReturnType<typeof measureAmount>, shortChance: number): number {
   if (count === null || grade === null) return weightG
@@ -107,7 +113,8 @@ function listStandIns(
   return answers.rungsFor(brief, fish, sheet).flatMap(({ species, common, offerId, offer: label, form, standIn, changes }) => {
     const offer = sheet.offers.find(({ id }) => id === offerId)
     if (!offer) return []
-    const { g, count } = measureAmount({ shortChance }, { offer, form, brief: dish }).bought
+    const { weightG, portions, bought } = measureAmount({ shortChance }, { offer, form, brief: dish })
+    const { g, count } = bought
     const price = findPrice(offer, form)
     return [
       {
@@ -116,6 +123,8 @@ function listStandIns(
         ...{ merchant: price?.merchant ?? null, perKg: price?.perKg.typical ?? null, currency: price?.currency ?? null },
         change: changes.find(({ kind }) => !IN_FIGURES.has(kind))?.sentence ?? null,
         otherAllergen: offer.allergen !== allergen,
+        asks: [...listAsks({ offer, form, portionG: weightG / portions }, dish)],
+        limit: findLimit(offer, form, dish, null),
       },
     ]
   })
@@ -159,7 +168,7 @@ export function findWanted(wanted: WantedFish, context: Context): Answer<Wanted>
       alone: kinds > 1 ? null : bought.count,
       asks: listAsks({ offer, form, portionG: weightG / portions }, dish.value),
       standIns: listStandIns(wanted, dish.value, context),
-      cautions: cautions.value,
+      cautions: [...cautions.value, ...(form === fish.form ? [] : [tellOtherForm(fish.form, form)])],
     },
   }
 }

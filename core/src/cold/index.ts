@@ -1,1 +1,3 @@
-export { computeDaysLeft, computeIceDays, computeSpoilageRate } from './keeping.ts'
+export { answerCold, judgeHistamine, measureCold, sumIceDays, type ColdKept } from './answerCold.ts'
+export { computeIceKg } from './computeIceKg.ts'
+export { computeDaysLeft, computeIceDays, computeKeepingDays, computeSpoilageRate, passesHistamineLimit } from './keeping.ts'

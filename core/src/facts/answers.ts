@@ -5,6 +5,8 @@ import type { Untold } from '@tender-gill/contract'
 
 export type AbsenceDish = Untold<Told.AbsenceDish>
 export type AbsencePlan = Untold<Told.AbsencePlan>
+export type Cold = Untold<Told.Cold>
+export type Freshness = Untold<Told.Freshness>
 export type Caution = Untold<Told.Caution>
 export type Change = Untold<Told.Change>
 export type BuyLine = Untold<Told.BuyLine>

@@ -263,8 +263,50 @@ export const FACT_PARAMS = {
   'buy.message.no-day': ['name', 'lines', 'kitchen'],
   'buy.message.anybody': [],
   'buy.messages': ['messages'],
+  'buy.other-form': ['taken', 'form'],
   'buy.nothing.no-fish': [],
   'buy.nothing.gone': ['fish'],
+
+  // A fish that is looked at.
+  'look.level': ['level'],
+  'look.sign': ['sign', 'level'],
+  'look.buy': ['age', 'low', 'high', 'left', 'sure'],
+  'look.today': ['age', 'low', 'high', 'left', 'sure'],
+  'look.ask-for-less': ['age', 'low', 'high', 'left', 'sure'],
+  'look.walk-away.old': ['age', 'low', 'high', 'left', 'sure'],
+  'look.walk-away.veto': ['signs'],
+  'look.walk-away.refused': [],
+  'look.walk-away.vulnerable': [],
+
+  // A price that is asked at the counter.
+  'asked.unknown': [],
+  'asked.cheap': ['by'],
+  'asked.fair': ['price'],
+  'asked.dear': ['by'],
+  'asked.past-limit': ['limit'],
+  'asked.past-rung': ['fish', 'price'],
+
+  // How a fish was kept.
+  'cold.left': ['left', 'low', 'high'],
+  'cold.spent': ['days', 'doubt'],
+  'cold.stop': [],
+  'cold.histamine.stop': [],
+  'cold.unknown': ['temperature'],
+  'cold.doubtful': [],
+
+  // Fish in the house.
+  'lot.fine': ['left', 'low', 'high'],
+  'lot.doubtful': ['dishes', 'left', 'low', 'high'],
+  'lot.late': ['dishes', 'left', 'low', 'high'],
+  'lot.use-first': ['left', 'low', 'high'],
+  'lot.use-now': ['left', 'low', 'high', 'look'],
+  'lot.freeze': ['dishes', 'left', 'low', 'high'],
+  'lot.frozen': [],
+  'lot.throw.histamine': [],
+  'lot.throw.spent': [],
+  'place.warm': ['place', 'hottest', 'limit', 'time'],
+  'place.was-warm': ['place', 'hottest', 'limit', 'time'],
+  'place.silent': ['place', 'time'],
 
   // Several fish together.
   'pot.too-few': ['fish', 'wanted'],
@@ -301,6 +343,9 @@ export const FACT_PARAMS = {
   'problem.style': ['method'],
   'problem.served-as': [],
   'problem.before-first-day': [],
+  'problem.age-upside-down': [],
+  'problem.look.sign': ['sign', 'view'],
+  'problem.look.view': ['fish', 'view'],
   'problem.seen.kind': ['kind', 'fish'],
   'problem.seen.kinds': ['kinds', 'fish'],
   'problem.seen.form': ['fish', 'forms'],

@@ -22,6 +22,8 @@ export type {
   AbsenceDish,
   AbsencePlan,
   Caution,
+  Cold,
+  Freshness,
   Change,
   BuyLine,
   PartCompared,

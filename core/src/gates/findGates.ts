@@ -1,7 +1,7 @@
 import type { BandKey, Gate, Range, ResolvedOffer } from '@tender-gill/contract'
 import type { NormalisedAsk, NormalisedBrief } from '../facts/index.ts'
 import { computeCookingYield, computeRawPortionG } from '../amounts/index.ts'
-import { computeDaysLeft, computeIceDays } from '../cold/index.ts'
+import { computeDaysLeft, computeIceDays, passesHistamineLimit } from '../cold/index.ts'
 import type { Scoring } from '../fit/index.ts'
 import { findRawRefusal, hasVulnerable, isMercuryCounted, isServedRaw } from '../safety/index.ts'
 import { ASK_ORDER } from '../tables/askOrder.ts'
@@ -10,7 +10,6 @@ import {
   EEL_ROUND_MM,
   EEL_ROUNDS,
   FLAT_STEAK_DEPTHS,
-  HISTAMINE_LIMITS,
   LEAST_STEAK_SHARE,
   NOT_LANDED_SHARE,
   SIZE_MUST_RATIO,
@@ -95,7 +94,7 @@ const isBelowFloor = ({ stock }: ResolvedOffer, { house }: NormalisedBrief): boo
 
 /** A histamine former that was kept too warm too long, as commonly published: what formed stays, raw or cooked. */
 export const wasTooWarm = ({ histamine }: ResolvedOffer, { keep }: NormalisedBrief): boolean =>
-  histamine && keep !== null && HISTAMINE_LIMITS.some(({ aboveC, hours }) => keep.tempC > aboveC && keep.hours > hours)
+  histamine && keep !== null && passesHistamineLimit([keep])
 
 const wouldSpoil = (offer: ResolvedOffer, brief: NormalisedBrief): boolean =>
   brief.keep !== null && computeIceDays(brief.keep) > computeDaysLeft(offer, { servedRaw: isServedRaw(brief) }).typical

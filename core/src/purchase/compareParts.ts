@@ -1,28 +1,12 @@
 import type { Brief, Form, ResolvedOffer, ResolvedPrice, Result } from '@tender-gill/contract'
 import { computePortionCost, findPrice } from '../amounts/index.ts'
-import {
-  phrase,
-  say,
-  type NormalisedAsk,
-  type NormalisedBrief,
-  type PartsCompared,
-  type PartCompared,
-  type Problem,
-} from '../facts/index.ts'
+import { say, type NormalisedBrief, type PartCompared, type PartsCompared, type Problem } from '../facts/index.ts'
 import { computeFit, createScoring, type Scoring } from '../fit/index.ts'
 import { describeGate } from '../gates/index.ts'
 import { createBoard, type Entry } from '../lineUp/index.ts'
 import { keepSpecies, type ChosenSheet } from '../market/index.ts'
 import { findForms } from '../traits/index.ts'
-
-/** Pull of the cost where the dish asks for none. */
-const COST_PULL = 3
-/** Prices are looked for up to so many times that of the reference. */
-const MOST_TIMES = 5
-/** Halvings of the price range: to less than a millionth of it. */
-const HALVINGS = 40
-/** Fits nearer than this are level: bands are flat, and doubles are not exact. */
-const LEVEL = 1e-9
+import { atPrice, findWorth, MOST_TIMES, withCost } from './worth.ts'
 
 /** Gates that do not speak here: which part it is and what it costs is the question. */
 const ASIDE: ReadonlySet<string> = new Set(['part', 'budget', 'price-unknown', 'portionCost'])
@@ -32,37 +16,6 @@ interface Asked {
   /** The part whose price is known: of this offer, in this form. */
   readonly offer: string
   readonly form: Form
-}
-
-/** The dish with a cost asked for: its own, or up to what the reference costs. */
-function withCost(brief: NormalisedBrief, cost: number): NormalisedBrief {
-  const ask: NormalisedAsk = brief.asks.portionCost ?? {
-    ...{ from: 0, to: cost, pull: COST_PULL, must: null, because: [] },
-    reason: phrase('what the part it is held against costs'),
-  }
-  return { ...brief, asks: { ...brief.asks, portionCost: ask } }
-}
-
-const priced = (offer: ResolvedOffer, form: Form, price: ResolvedPrice, perKg: number): ResolvedOffer => ({
-  ...offer,
-  prices: [{ ...price, form, perKg: { low: perKg, typical: perKg, high: perKg } }],
-})
-
-/**
- * The highest price at which a part does the dish as well as the reference does at its own: fit only falls with the price, so it is found by
- * halving. 0 where it never does, the most that is looked at where it always does.
- */
-function findWorth(fitAt: (perKg: number) => number, wanted: number, most: number): number {
-  const isLevel = (perKg: number) => fitAt(perKg) >= wanted - LEVEL
-  if (!isLevel(0)) return 0
-  if (isLevel(most)) return most
-  let [low, high] = [0, most]
-  for (let i = 0; i < HALVINGS; i += 1) {
-    const middle = (low + high) / 2
-    if (isLevel(middle)) low = middle
-    else high = middle
-  }
-  return low
 }
 
 /** The form in which a part is held against the reference: the same where it is sold so, else its most usual one that gives the cut. */
@@ -89,7 +42,7 @@ function comparePart(
       worthPerKg: null,
       because: gate ? describeGate(gate, entry.candidate, dish) : null,
     }
-  const fitAt = (perKg: number) => computeFit({ offer: priced(offer, form, reference.price, perKg), form }, dish, scoring).fit
+  const fitAt = (perKg: number) => computeFit({ offer: atPrice(offer, form, reference.price, perKg), form }, dish, scoring).fit
   const most = MOST_TIMES * reference.price.perKg.typical
   return { ...common, form, fit: fitAt(reference.price.perKg.typical), worthPerKg: findWorth(fitAt, reference.fit, most), because: null }
 }
@@ -113,7 +66,7 @@ export function compareParts(
   const cost = computePortionCost(reference, form, plain)
   if (!price || !cost) return { ok: true, value: null }
   const dish = withCost(plain, cost.typical)
-  const own = priced(reference, form, price, price.perKg.typical)
+  const own = atPrice(reference, form, price, price.perKg.typical)
   const scoring = createScoring(dish, [own, ...whole])
   const { fit } = computeFit({ offer: own, form }, dish, scoring)
   const others = entries.filter(

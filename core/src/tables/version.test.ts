@@ -7,10 +7,11 @@ import * as formats from './formats.ts'
 import * as media from './media.ts'
 import { METHODS_IN_ORDER, gridCell } from './cuts.ts'
 import * as methods from './methods.ts'
+import * as signs from './signs.ts'
 import { STYLE_TABLE } from './styles.ts'
 
 /** What the tables came to when the version was last raised. */
-const SEALED = { version: '2.2.0', tables: '779ad81b484413b7' }
+const SEALED = { version: '2.3.0', tables: '285ef4fe4606c030' }
 
 /** A table in writing: sets as lists, functions of a temperature by what they give at 63 °C. */
 const write = (_key: string, value: unknown): unknown => {
@@ -21,6 +22,6 @@ const write = (_key: string, value: unknown): unknown => {
 it('the engine’s version rises whenever a number of its tables changes: raise ENGINE_VERSION, then seal it here', () => {
   const { ENGINE_VERSION, colourLikeness: _function, ...numbers } = constants
   const grid = METHODS_IN_ORDER.map((method) => FORMATS.map((format) => gridCell(method, format)))
-  const tables = JSON.stringify([ASK_ORDER, numbers, formats, media, methods, STYLE_TABLE, grid], write)
+  const tables = JSON.stringify([ASK_ORDER, numbers, formats, media, methods, STYLE_TABLE, grid, signs], write)
   expect({ version: ENGINE_VERSION, tables: createHash('sha256').update(tables).digest('hex').slice(0, 16) }).toEqual(SEALED)
 })

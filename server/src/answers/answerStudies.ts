@@ -2,11 +2,17 @@ import type {
   Brief,
   FishFirst,
   FishFirstRequest,
+  Freshness,
+  FreshnessRequest,
   FindRequest,
   FoundNames,
   LineUp,
   Amounts,
   AmountsRequest,
+  Cold,
+  ColdRequest,
+  Conducted,
+  ConductRequest,
   PotPlan,
   PotRequest,
   StandIns,
@@ -20,6 +26,9 @@ import type {
 import {
   answerFishFirst,
   answerAmounts,
+  answerCold,
+  answerFreshness,
+  conduct,
   answerPot,
   createBoard,
   findStandIns,
@@ -72,4 +81,26 @@ const find: Study<FindRequest, FoundNames> = async (desk, kitchen, request) =>
   answerFind(request, searchNames((await desk.books.read(kitchen.id)).sheets))
 
 /** The engine's verbs on a kitchen's day. */
-export const answerStudies = { lineUp, standIns, swapMap, year, turningPoints, pot, amounts, fishFirst, find }
+/** On a kitchen's own book: fish it has set right, or left out, answer as it says. */
+const freshness: Study<FreshnessRequest, Untold<Freshness>> = async (desk, kitchen, request) =>
+  unwrap(answerFreshness(request, (await desk.openSheets(kitchen)).sheetOf({})))
+const cold: Study<ColdRequest, Untold<Cold>> = async (desk, kitchen, request) =>
+  unwrap(answerCold(request, (await desk.openSheets(kitchen)).sheetOf({})))
+
+/** Of nobody's kitchen: physics alone. */
+const conduction: Study<ConductRequest, Conducted> = async (_desk, _kitchen, request) => conduct(request)
+
+export const answerStudies = {
+  conduct: conduction,
+  lineUp,
+  standIns,
+  swapMap,
+  year,
+  turningPoints,
+  pot,
+  amounts,
+  freshness,
+  cold,
+  fishFirst,
+  find,
+}

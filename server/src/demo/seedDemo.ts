@@ -5,12 +5,16 @@ import {
   absences,
   blobs,
   changes,
+  coldPlaces,
+  coldReadings,
   commands,
   decisions,
   dishes,
   houseSpecies,
   kitchens,
   leanings,
+  looks,
+  lots,
   merchants,
   priceLists,
   priceSeries,
@@ -28,6 +32,7 @@ import { priceMapping, seasonMapping, stockMapping } from '../records/mappings.t
 import { splitBrief } from '../servings/briefParts.ts'
 import { createPriceListRepository } from '../priceLists/priceListRepository.ts'
 import { writeListText } from '../priceLists/writeListText.ts'
+import { DEMO_LOTS, DEMO_PLACES } from './demoCold.ts'
 import { DEMO_MERCHANTS, makeDemoLists } from './demoMarket.ts'
 import { DEMO_KITCHENS, type DemoKitchen } from './demoKitchens.ts'
 
@@ -81,6 +86,25 @@ async function seedMarket(db: Database, kitchen: Pick<DemoKitchen, 'id' | 'zone'
   }
 }
 
+/** Where the demo's kitchen keeps its fish, and what lies there. */
+async function seedCold(db: Database, { id: kitchenId }: Pick<DemoKitchen, 'id'>, now: Date): Promise<void> {
+  const hoursLater = (from: number, hours: number) => new Date(from + hours * 3_600_000)
+  await db.insert(coldPlaces).values(DEMO_PLACES.map(({ id, place }) => ({ kitchenId, id, place, updatedAt: now })))
+  await db.insert(lots).values(
+    DEMO_LOTS.map(({ id, hoursAgo, lot, stays }) => {
+      const boughtAt = hoursLater(now.getTime(), -hoursAgo)
+      const moves = stays.map(({ after, place, iced }) => ({
+        from: hoursLater(boughtAt.getTime(), after).toISOString(),
+        place,
+        iced,
+        celsius: null,
+      }))
+      const kept = { ...lot, boughtAt: boughtAt.toISOString(), stays: moves, line: null, journey: null, state: 'here' as const }
+      return { kitchenId, id, boughtAt, lot: kept, updatedAt: now }
+    }),
+  )
+}
+
 /** Lays the demo's table once: nothing happens when any kitchen is there. Whole or not at all. */
 export async function seedDemo(db: Database, now: Date): Promise<void> {
   await db.transaction(async (tx) => {
@@ -89,7 +113,10 @@ export async function seedDemo(db: Database, now: Date): Promise<void> {
     if (there) return
     for (const kitchen of DEMO_KITCHENS) {
       await seedKitchen(tx, kitchen, now)
-      if (kitchen.hasMarket) await seedMarket(tx, kitchen, now)
+      if (kitchen.hasMarket) {
+        await seedMarket(tx, kitchen, now)
+        await seedCold(tx, kitchen, now)
+      }
     }
   })
 }
@@ -110,6 +137,10 @@ export async function resetDemo(db: Database, now: Date): Promise<void> {
     await tx.delete(priceSeries).where(inArray(priceSeries.kitchenId, ids))
     await tx.delete(merchants).where(inArray(merchants.kitchenId, ids))
     await tx.delete(purchases).where(inArray(purchases.kitchenId, ids))
+    await tx.delete(looks).where(inArray(looks.kitchenId, ids))
+    await tx.delete(lots).where(inArray(lots.kitchenId, ids))
+    await tx.delete(coldReadings).where(inArray(coldReadings.kitchenId, ids))
+    await tx.delete(coldPlaces).where(inArray(coldPlaces.kitchenId, ids))
     await tx.delete(restUses).where(inArray(restUses.kitchenId, ids))
     await tx.delete(rates).where(inArray(rates.kitchenId, ids))
     await tx.delete(settledNames).where(inArray(settledNames.kitchenId, ids))
@@ -120,7 +151,10 @@ export async function resetDemo(db: Database, now: Date): Promise<void> {
     for (const kitchen of DEMO_KITCHENS) {
       await tx.delete(kitchens).where(eq(kitchens.id, kitchen.id))
       await seedKitchen(tx, kitchen, now)
-      if (kitchen.hasMarket) await seedMarket(tx, kitchen, now)
+      if (kitchen.hasMarket) {
+        await seedMarket(tx, kitchen, now)
+        await seedCold(tx, kitchen, now)
+      }
     }
   })
 }

@@ -175,6 +175,14 @@ describe('kitchens', () => {
     const bought = (await call('/api/purchases', { method: 'POST', body: { purchase } })).body
     const head = { servingId: 'paprika-skewers', part: 'head', to: null }
     const use = (await call('/api/rest-uses', { method: 'POST', body: { use: head } })).body
+    const seen = {
+      ...{ at: '2026-06-13T09:00:00Z', line: null, servings: [], merchant: null, species: 'Gadus morhua', form: 'fillet-skin-on' },
+      ...{ offerId: 'gadus-morhua.wild.fresh.body', view: 'fillet', signs: {}, circumstances: [], refused: true, outcome: 'walk-away' },
+      ...{ iceDays: null, asked: null },
+    }
+    const look = (await call('/api/looks', { method: 'POST', body: { look: seen } })).body
+    const { lot } = (await call('/api/lots/lot-mackerel')).body
+    const { place } = (await call('/api/cold-places/walk-in')).body
     const { code } = await createPhoneRepository(server.db, () => NOW).createCode('lantern-house')
     await createPhoneRepository(server.db, () => NOW).claim(code, 'Ours')
     const [phone] = (await call('/api/phones')).body.phones
@@ -191,6 +199,9 @@ describe('kitchens', () => {
       merchants: { id: 'hessle-quay', body: { merchant: { ...merchant, name: 'Theirs' } } },
       rates: { id: rate.id, body: { rate: { currency: 'GBP', date: '2026-06-01', worth: 9 } } },
       purchases: { id: bought.id, body: { purchase: { ...purchase, orderedG: 1 } } },
+      looks: { id: look.id, body: { look: seen } },
+      lots: { id: 'lot-mackerel', body: { lot: { ...lot, stays: [{ ...lot.stays[0], place: null }] } } },
+      'cold-places': { id: 'walk-in', body: { place: { ...place, name: 'Theirs' } } },
       phones: { id: phone.id, body: {} },
       'rest-uses': { id: use.id, body: { use: { servingId: 'dill-soup', part: 'head', to: null } } },
       'price-lists': { id: list.id, body: {} },
@@ -207,6 +218,7 @@ describe('kitchens', () => {
           method: method.toUpperCase(),
           headers: { 'If-Match': '"1"' },
           ...(method === 'put' ? { body: own?.body } : {}),
+          ...(path.endsWith('/readings') ? { body: { readings: [{ at: '2026-06-13T09:00:00Z', celsius: 3 }] } } : {}),
         })
         expect({ path, method, status: answer.status }).toEqual({ path, method, status: 404 })
       }
@@ -222,6 +234,8 @@ describe('kitchens', () => {
     expect((await call(`/api/rates/${rate.id}`)).body.rate.worth).toBe(1.2)
     expect((await call('/api/purchases')).body).toMatchObject([{ purchase: { orderedG: 900 } }])
     expect((await call('/api/phones')).body.phones).toHaveLength(1)
+    expect((await call('/api/lots/lot-mackerel')).body).toMatchObject({ revision: 1, lot })
+    expect((await call('/api/cold-places/walk-in')).body).toMatchObject({ revision: 1, place })
     await call(`/api/purchases/${bought.id}`, { method: 'DELETE', headers: { 'If-Match': '"1"' } })
   })
 

@@ -16,6 +16,7 @@ import { notFound } from './errors.ts'
 import { createHandlers } from './handlers.ts'
 import { createNonce, createSecurityHeaders, createWriteLimit, refuseForeignHosts, refuseForeignWrites } from './security.ts'
 import { serveOperations } from './serveOperations.ts'
+import { refuseOldPages } from './apiName.ts'
 import { mountWeb } from './webRoutes.ts'
 
 export interface AppDeps {
@@ -82,7 +83,7 @@ export function createApp({
     res.set('Cache-Control', 'no-store')
     next()
   })
-  api.use(refuseForeignWrites)
+  api.use(refuseForeignWrites, refuseOldPages)
   api.get('/kitchens/:kitchen/changes', createChangeStream(changes, kitchens))
   api.use(compression({ threshold: 2_000 }), createWriteLimit(writesPerMinute), readBody)
   api.get('/openapi.json', (_req, res) => {

@@ -6,6 +6,7 @@ export const FAILURES = {
   'foreign-host': { status: 421, title: 'Asked under a name that is not ours' },
   unpaired: { status: 401, title: 'Pair this phone first' },
   'not-found': { status: 404, title: 'There is nothing here' },
+  outdated: { status: 426, title: 'This page is older than the server' },
   conflict: { status: 409, title: 'It was changed in the meantime' },
   'precondition-required': { status: 428, title: 'Say which revision you read' },
   'too-large': { status: 413, title: 'The input is too large' },

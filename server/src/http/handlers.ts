@@ -9,6 +9,7 @@ import type { Compute } from '../compute/index.ts'
 import { createDecisionHandlers } from '../decisions/decisionHandlers.ts'
 import { createFeedHandlers } from '../feeds/feedHandlers.ts'
 import type { FeedReader } from '../feeds/feedReader.ts'
+import { createColdHandlers } from '../cold/coldHandlers.ts'
 import { createKitchenHandlers } from '../kitchens/kitchenHandlers.ts'
 import type { KitchenRepository } from '../kitchens/kitchenRepository.ts'
 import { createLeaningsHandlers } from '../leanings/leaningsHandlers.ts'
@@ -37,6 +38,7 @@ export function createHandlers({ db, now, compute, kitchens, feeds, lan }: Handl
     ...createAnswerHandlers(compute),
     ...createSheetHandlers(compute),
     ...createKeptRecords({ db, now, books }),
+    ...createColdHandlers({ db, now, books }),
     ...createDecisionHandlers({ db, now, compute, checkBrief: createCheckBrief(books) }),
     ...createAbsenceHandlers({ db, now, compute }),
     ...createLeaningsHandlers(db, now),

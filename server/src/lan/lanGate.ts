@@ -13,8 +13,10 @@ const COOKIE_LIFE_MS = 180 * DAY_MS
 /** Tries at a code a minute from one address: eight signs of thirty-two are then out of reach. */
 const MOST_TRIES = 10
 
+/** What a browser fetches without saying who asks. */
+const PUBLIC_FILES: ReadonlySet<string> = new Set(['/mark.svg', '/manifest.webmanifest', '/service-worker.js'])
 const tokenOf = (req: Request): string | undefined => parse(req.get('Cookie') ?? '')[COOKIE]
-const isAsset = ({ path }: Request): boolean => path.startsWith('/assets/') || path === '/mark.svg'
+const isAsset = ({ path }: Request): boolean => path.startsWith('/assets/') || PUBLIC_FILES.has(path)
 
 interface GateDeps {
   readonly phones: PhoneRepository

@@ -1,6 +1,9 @@
 import type {
   ServingInput,
   HouseSpeciesInput,
+  LookInput,
+  LotInput,
+  ColdPlaceRecord,
   PriceInput,
   Problem,
   PurchaseInput,
@@ -12,7 +15,7 @@ import type {
   DishInput,
 } from '@tender-gill/contract'
 import { findMistakes } from '@tender-gill/catalogue'
-import { normaliseBrief } from '@tender-gill/core'
+import { listSigns, normaliseBrief } from '@tender-gill/core'
 import { createWords } from '@tender-gill/words'
 import type { HouseBooks } from '../book/houseBook.ts'
 
@@ -94,6 +97,52 @@ export const createCheckPurchase =
       ],
     ]
     return problems.flatMap(([wrong, path, message]) => (wrong ? [{ path, message }] : []))
+  }
+
+/** An offer of the book, of the fish that is named beside it. */
+async function findStrangeOffer(
+  books: HouseBooks,
+  kitchenId: string,
+  { species, offerId }: { readonly species: string; readonly offerId: string },
+  place: string,
+): Promise<readonly Problem[]> {
+  const book = await books.read(kitchenId)
+  const offer = book.offers.find(({ id }) => id === offerId)
+  if (!offer) return [{ path: `${place}/offerId`, message: `no offer "${offerId}" in the book` }]
+  return offer.species === book.findSpecies(species) ? [] : [{ path: `${place}/species`, message: `is not the fish of "${offerId}"` }]
+}
+
+/** A look is at an offer of the book, at signs that it has. */
+export const createCheckLook =
+  (books: HouseBooks): Check<LookInput> =>
+  async ({ look }, kitchenId) => {
+    const strange = await findStrangeOffer(books, kitchenId, look, '/look')
+    if (strange.length > 0) return strange
+    const offer = (await books.read(kitchenId)).offers.find(({ id }) => id === look.offerId)
+    const has: readonly string[] = offer ? listSigns(offer, look.view) : []
+    if (has.length === 0) return [{ path: '/look/view', message: 'it cannot be looked at so' }]
+    return Object.keys(look.signs)
+      .filter((sign) => !has.includes(sign))
+      .map((sign) => ({ path: `/look/signs/${sign}`, message: 'it has no such sign' }))
+  }
+
+/** A lot is an offer of the book, kept in places that are there, from its first moment on and onwards. */
+export const createCheckLot =
+  (books: HouseBooks, places: { readonly list: (kitchenId: string) => Promise<readonly ColdPlaceRecord[]> }): Check<LotInput> =>
+  async ({ lot }, kitchenId) => {
+    const known = new Set((await places.list(kitchenId)).map(({ id }) => id))
+    const before = (i: number) => new Date(lot.stays[i - 1]?.from ?? 0).getTime()
+    const age = lot.ageIceDays
+    return [
+      ...(await findStrangeOffer(books, kitchenId, lot, '/lot')),
+      ...lot.stays.flatMap(({ from, place }, i) => [
+        ...(place === null || known.has(place) ? [] : [{ path: `/lot/stays/${i}/place`, message: 'no such place' }]),
+        ...(new Date(from).getTime() < before(i) ? [{ path: `/lot/stays/${i}/from`, message: 'is before the one before it' }] : []),
+      ]),
+      ...(age && (age.low > age.typical || age.typical > age.high)
+        ? [{ path: '/lot/ageIceDays', message: 'must run from its lower end over its middle to its upper end' }]
+        : []),
+    ]
   }
 
 /** A part goes from one serving that is there to another, or to broth. */

@@ -4,6 +4,8 @@ import type { Handlers } from '../http/serveOperations.ts'
 import {
   createCheckDish,
   createCheckHouseSpecies,
+  createCheckLook,
+  createCheckLot,
   createCheckPrice,
   createCheckPurchase,
   createCheckRestUse,
@@ -12,7 +14,10 @@ import {
   createCheckStock,
 } from './checks.ts'
 import {
+  coldPlaceMapping,
   houseSpeciesMapping,
+  lookMapping,
+  lotMapping,
   merchantMapping,
   priceMapping,
   purchaseMapping,
@@ -37,6 +42,9 @@ const openRecords = (now: () => Date) => ({
   merchant: (db: Database) => createRecordRepository(db, now, merchantMapping),
   purchase: (db: Database) => createRecordRepository(db, now, purchaseMapping),
   restUse: (db: Database) => createRecordRepository(db, now, restUseMapping),
+  look: (db: Database) => createRecordRepository(db, now, lookMapping),
+  lot: (db: Database) => createRecordRepository(db, now, lotMapping),
+  coldPlace: (db: Database) => createRecordRepository(db, now, coldPlaceMapping),
   rate: (db: Database) => createRecordRepository(db, now, rateMapping),
   species: (db: Database) => createRecordRepository(db, now, houseSpeciesMapping),
 })
@@ -79,6 +87,14 @@ export function createKeptRecords({ db, now, books }: Deps) {
     over: open.restUse,
     check: createCheckRestUse(open.serving(db)),
   })
+  const look = createRecordHandlers(db, { what: 'look', entity: 'look', over: open.look, check: createCheckLook(books) })
+  const lot = createRecordHandlers(db, {
+    what: 'lot of fish',
+    entity: 'lot',
+    over: open.lot,
+    check: createCheckLot(books, open.coldPlace(db)),
+  })
+  const coldPlace = createRecordHandlers(db, { what: 'place', entity: 'coldPlace', over: open.coldPlace })
   const rate = createRecordHandlers(db, { what: 'rate', entity: 'rate', over: open.rate })
   const species = createRecordHandlers(db, {
     ...{ what: 'species in the house’s hand', entity: 'species' as const, over: open.species },
@@ -93,6 +109,9 @@ export function createKeptRecords({ db, now, books }: Deps) {
     ...nameHandlers('merchant', 'merchants', merchant),
     ...nameHandlers('purchase', 'purchases', purchase),
     ...nameHandlers('restUse', 'restUses', restUse),
+    ...nameHandlers('look', 'looks', look),
+    ...nameHandlers('lot', 'lots', lot),
+    ...nameHandlers('coldPlace', 'coldPlaces', coldPlace),
     ...nameHandlers('rate', 'rates', rate),
     ...nameHandlers('houseSpecies', 'houseSpeciesList', species),
   } satisfies Partial<Handlers>

@@ -1,7 +1,13 @@
 import { findShipped, fromPatch, toPatch } from '@tender-gill/catalogue'
 import type {
+  ColdPlaceInput,
+  ColdPlaceRecord,
   HouseSpeciesInput,
   HouseSpeciesRecord,
+  LookInput,
+  LookRecord,
+  LotInput,
+  LotRecord,
   MerchantInput,
   MerchantRecord,
   Price,
@@ -18,7 +24,19 @@ import type {
   StockInput,
   StockRecord,
 } from '@tender-gill/contract'
-import { houseSpecies, merchants, prices, purchases, rates, restUses, seasons, stocks } from '../database/schema/index.ts'
+import {
+  coldPlaces,
+  houseSpecies,
+  looks,
+  lots,
+  merchants,
+  prices,
+  purchases,
+  rates,
+  restUses,
+  seasons,
+  stocks,
+} from '../database/schema/index.ts'
 import type { RecordMapping } from './recordRepository.ts'
 
 /** Drops what is not there, so that a price reads back as it was written. */
@@ -90,6 +108,24 @@ export const restUseMapping: RecordMapping<typeof restUses, RestUseInput, RestUs
   table: restUses,
   toColumns: ({ use: { servingId, part, to } }) => ({ servingId, part, toServing: to }),
   toRecord: ({ servingId, part, toServing }, stored) => ({ ...stored, use: { servingId, part, to: toServing } }),
+}
+
+export const lookMapping: RecordMapping<typeof looks, LookInput, LookRecord> = {
+  table: looks,
+  toColumns: ({ look }) => ({ at: new Date(look.at), look }),
+  toRecord: (row, stored) => ({ ...stored, look: row.look }),
+}
+
+export const lotMapping: RecordMapping<typeof lots, LotInput, LotRecord> = {
+  table: lots,
+  toColumns: ({ lot }) => ({ boughtAt: new Date(lot.boughtAt), lot }),
+  toRecord: (row, stored) => ({ ...stored, lot: row.lot }),
+}
+
+export const coldPlaceMapping: RecordMapping<typeof coldPlaces, ColdPlaceInput, ColdPlaceRecord> = {
+  table: coldPlaces,
+  toColumns: ({ place }) => ({ place }),
+  toRecord: (row, stored) => ({ ...stored, place: row.place }),
 }
 
 export const rateMapping: RecordMapping<typeof rates, RateInput, RateRecord> = {

@@ -2,7 +2,20 @@ import { randomUUID } from 'node:crypto'
 import { and, asc, eq, isNotNull, gte, isNull, lt, sql } from 'drizzle-orm'
 import { DAY_MS } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
-import type { dishes, houseSpecies, merchants, prices, purchases, rates, restUses, seasons, stocks } from '../database/schema/index.ts'
+import type {
+  coldPlaces,
+  dishes,
+  houseSpecies,
+  looks,
+  lots,
+  merchants,
+  prices,
+  purchases,
+  rates,
+  restUses,
+  seasons,
+  stocks,
+} from '../database/schema/index.ts'
 
 /** Days for which what was taken away can be put back. */
 export const UNDO_DAYS = 30
@@ -29,6 +42,9 @@ export type RecordTable =
   | typeof rates
   | typeof purchases
   | typeof restUses
+  | typeof looks
+  | typeof lots
+  | typeof coldPlaces
 interface Row {
   readonly id: string
   readonly revision: number
@@ -92,7 +108,9 @@ export function createRecordRepository<T extends RecordTable, Input, Record_>(
       return rows.map(toRecord)
     },
     create: async (kitchenId: string, input: Input): Promise<Record_> => {
-      const values = { ...mapping.toColumns(input), kitchenId, id: randomUUID(), updatedAt: now() }
+      // What was written down out of reach of the server has its id already.
+      const id = (input as { readonly id?: string }).id ?? randomUUID()
+      const values = { ...mapping.toColumns(input), kitchenId, id, updatedAt: now() }
       const [row] = await db
         .insert(table)
         .values(values as typeof dishes.$inferInsert)

@@ -16,6 +16,8 @@ export interface Request_ {
   /** Where it is called, once the kitchen is known. */
   readonly address: (kitchenId: string) => string
   readonly fetch: Omit<FetchArgs, 'url'>
+  /** Not sent again by itself: whoever sent it sees to that. */
+  readonly once: boolean
 }
 export type BaseQuery = BaseQueryFn<Request_, unknown, FetchBaseQueryError>
 type Build = EndpointBuilder<BaseQuery, Entity, 'api'>
@@ -34,15 +36,22 @@ interface Pieces {
   readonly input?: unknown
   /** The key under which a command is sent, where it must outlive the page. */
   readonly commandKey?: string
+  readonly once?: boolean
   readonly names: Readonly<Record<string, string>>
   readonly params: Readonly<Record<string, string>>
 }
+
+/** Whether a command is sent under a key of its own, beside what it says. */
+export const isKeyed = (arg: unknown): arg is { readonly commandKey: string; readonly input?: unknown; readonly once?: boolean } =>
+  typeof arg === 'object' && arg !== null && typeof (arg as { commandKey?: unknown }).commandKey === 'string'
 
 /** What was said to call an operation, taken apart: see ArgOf of the contract. */
 export function readArg(operation: Operation, arg: unknown): Pieces {
   const inPath = [...operation.path.matchAll(/\{(\w+)\}/g)].map(([, name]) => name ?? '')
   const byName = operation.ifMatch || operation.query || (operation.input && inPath.length > 0)
   if (!byName) {
+    if (operation.input && isKeyed(arg))
+      return { input: arg.input, commandKey: arg.commandKey, once: arg.once ?? false, names: {}, params: {} }
     if (operation.input) return { input: arg, names: {}, params: {} }
     const [only] = inPath
     return only === undefined ? { names: {}, params: {} } : { id: String(arg), names: { [only]: String(arg) }, params: {} }
@@ -55,18 +64,20 @@ export function readArg(operation: Operation, arg: unknown): Pieces {
     ...(typeof said.revision === 'number' ? { revision: said.revision } : {}),
     ...(said.input === undefined ? {} : { input: said.input }),
     ...(typeof said.commandKey === 'string' ? { commandKey: said.commandKey } : {}),
+    ...(said.once === true ? { once: true } : {}),
     names: pick(inPath),
     params: pick(Object.keys(operation.query ?? {})),
   }
 }
 
 const toRequest = (operation: Operation, arg: unknown): Request_ => {
-  const { revision, input, commandKey, names, params } = readArg(operation, arg)
+  const { revision, input, commandKey, once = false, names, params } = readArg(operation, arg)
   const headers = {
     ...(revision === undefined ? {} : { 'If-Match': `"${revision}"` }),
     ...(commandKey === undefined ? {} : { 'Idempotency-Key': commandKey }),
   }
   return {
+    once,
     address: (kitchen) => addressOf(operation, { ...names, kitchen }),
     fetch: {
       method: operation.method,

@@ -9,8 +9,9 @@ import type {
   ResolvedOffer,
   ServingRecord,
   StandIns,
+  TakenFish,
 } from '@tender-gill/contract'
-import type { FoodCost } from '@tender-gill/core'
+import type { AskedPrice, FoodCost } from '@tender-gill/core'
 import type { SheetRef } from './sheetRef.ts'
 
 /** Whether only what can be bought answers: as said, or where nothing was said, wherever the kitchen has prices. */
@@ -41,6 +42,11 @@ export interface ShownAmount {
   readonly foodCost: FoodCost | null
   readonly amounts: Amounts
   readonly portionCost: PortionCost | null
+}
+
+/** What is asked for a fish at the counter, and what would be bought instead. */
+export interface AskedAtCounter extends Omit<AskedPrice, 'rung' | 'portionKg'> {
+  readonly rung: { readonly common: string; readonly offerId: string; readonly form: TakenFish['form'] } | null
 }
 
 /** Fish first, with the dishes that were asked for it and those whose brief has a mistake. */

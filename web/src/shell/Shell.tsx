@@ -3,6 +3,8 @@ import { styled } from '@mui/material/styles'
 import { lazy, Suspense, type ReactNode } from 'react'
 import { INK } from '../theme.ts'
 import { Notices } from '../notices/index.ts'
+import { OutdatedNotice } from '../offline/index.ts'
+import { OutboxNotice } from '../outbox/index.ts'
 import { ConnectionNotice } from './ConnectionNotice.tsx'
 import { FirstRun } from './FirstRun.tsx'
 import { FloatLine } from './FloatLine.tsx'
@@ -40,6 +42,8 @@ export function Shell({ children }: { readonly children: ReactNode }) {
       <SkipLink href="#page">Skip to the page</SkipLink>
       <TopBar />
       <ConnectionNotice />
+      <OutdatedNotice />
+      <OutboxNotice />
       <FloatLine />
       {isKitchen && <FirstRun />}
       <Box component="main" id="page" tabIndex={-1} sx={{ outline: 'none', flex: 1, p: { xs: 1, md: '8px 20px 20px' } }}>

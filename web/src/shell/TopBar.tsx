@@ -45,6 +45,7 @@ const BuiltRoom = styled(Link)({ padding: '6px 4px', color: INK.ice, textUnderli
 
 const ROOMS = [
   ['/buy', 'Buy sheet'],
+  ['/cold', 'Cold'],
   ['/book', 'Book'],
   ['/market', 'Market'],
   ['/house', 'House'],

@@ -14,8 +14,8 @@ export const FLOATS: readonly Float[] = [
   { slug: 'line-up', label: 'Line-up', key: 'l', built: true, will: '' },
   { slug: 'stand-ins', label: 'Stand-ins', key: 's', built: true, will: '' },
   { slug: 'amounts', label: 'Amounts', key: 'a', built: true, will: '' },
-  { slug: 'counter', label: 'Counter', key: 'c', built: false, will: 'look, touch and smell at the fishmonger’s, sign by sign' },
-  { slug: 'cold', label: 'Cold', key: 'd', built: false, will: 'ice for the way home and the days the fish has left' },
+  { slug: 'counter', label: 'Counter', key: 'c', built: true, will: '' },
+  { slug: 'cold', label: 'Cold', key: 'd', built: true, will: '' },
   {
     slug: 'cook',
     label: 'Cook',

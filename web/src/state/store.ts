@@ -1,9 +1,11 @@
 import { configureStore, createListenerMiddleware, isRejectedWithValue } from '@reduxjs/toolkit'
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query'
 import { api } from '../api/api.ts'
+import { isKeyed } from '../api/endpoints.ts'
 import { keepRecords } from '../api/keepRecords.ts'
 import { kitchenReducer } from '../kitchen/index.ts'
 import { describeFailure, noticesReducer, said } from '../notices/index.ts'
+import { createOutboxKeeper, outboxReducer, readOutbox } from '../outbox/index.ts'
 import { createDocumentKeeper, DOCUMENT_COMMANDS, documentsReducer, historyReducer, readDrafts } from '../documents/index.ts'
 
 /** Commands whose refusal is shown where it happened: a form marks its fields, a draft shows both versions. */
@@ -22,12 +24,14 @@ const TOLD_IN_PLACE: ReadonlySet<string> = new Set([
 
 interface RejectedCommand {
   readonly payload: FetchBaseQueryError
-  readonly meta: { readonly arg: { readonly endpointName?: string; readonly type?: string } }
+  readonly meta: { readonly arg: { readonly endpointName?: string; readonly type?: string; readonly originalArgs?: unknown } }
 }
 
 /** Whether a refusal is of a kind that its own page shows: a mistake, or another version. A document is sent again until it is kept: that is no failure. */
 const isShownThere = ({ payload, meta: { arg } }: RejectedCommand): boolean =>
   DOCUMENT_COMMANDS.has(arg.endpointName ?? '') ||
+  // What waits in the outbox is told there.
+  isKeyed(arg.originalArgs) ||
   (TOLD_IN_PLACE.has(arg.endpointName ?? '') && (payload.status === 400 || payload.status === 409))
 
 export interface StoreOptions {
@@ -36,10 +40,12 @@ export interface StoreOptions {
   readonly client: string
   /** Where the browser keeps what is not on the server yet. */
   readonly storage: Storage
+  /** Rest before what waits in the outbox is sent again for the first time, ms. */
+  readonly outboxPauseMs?: number
 }
 
 /** Everything a page knows, in one kitchen. */
-export function createStore({ kitchenId, client, storage }: StoreOptions) {
+export function createStore({ kitchenId, client, storage, outboxPauseMs }: StoreOptions) {
   const listener = createListenerMiddleware()
   const store = configureStore({
     reducer: {
@@ -48,8 +54,13 @@ export function createStore({ kitchenId, client, storage }: StoreOptions) {
       history: historyReducer,
       kitchen: kitchenReducer,
       notices: noticesReducer,
+      outbox: outboxReducer,
     },
-    preloadedState: { documents: readDrafts(storage, kitchenId), kitchen: { id: kitchenId, client } },
+    preloadedState: {
+      documents: readDrafts(storage, kitchenId),
+      outbox: readOutbox(storage, kitchenId),
+      kitchen: { id: kitchenId, client },
+    },
     middleware: (getDefault) => getDefault().prepend(listener.middleware).concat(api.middleware, keepRecords),
   })
   // No command fails in silence, whatever page sent it.
@@ -62,6 +73,14 @@ export function createStore({ kitchenId, client, storage }: StoreOptions) {
     },
   })
   createDocumentKeeper({ store, listener, storage, kitchenId })
+  createOutboxKeeper({
+    store,
+    listener,
+    storage,
+    kitchenId,
+    locks: globalThis.navigator?.locks,
+    ...(outboxPauseMs === undefined ? {} : { pauseMs: outboxPauseMs }),
+  })
   return store
 }
 

@@ -141,6 +141,9 @@ export default function BuySheetPage() {
             label={`With what has no day yet (${sheet.undated.length})`}
             sx={{ mr: 'auto', minHeight: 44 }}
           />
+          <Button component={Link} to="/counter" variant="outlined">
+            At the counter
+          </Button>
           <Button variant="contained" onClick={() => window.print()} disabled={sheet.orders.length === 0}>
             Print
           </Button>

@@ -32,7 +32,11 @@ export function describeNext({ orders, now, covers }: BuySheet): string {
 }
 
 /** How it stands with an order, in one line. */
-export function describeState({ state, delivery, orderBy, merchant }: BuyOrder, today: string): string {
+export function describeState({ state, delivery, orderBy, merchant, lines }: BuyOrder, today: string): string {
+  const states = lines.map(({ purchase }) => purchase?.purchase.state)
+  if (states.every((one) => one === 'bought')) return 'All of it is bought'
+  if (states.every((one) => one !== undefined))
+    return delivery ? `All of it is ordered, for ${sayDay(delivery, today)}` : 'All of it is ordered'
   if (state === 'open' && delivery && orderBy && merchant) {
     const words = sayOrder({ merchant, delivery, orderBy }, today)
     return words.charAt(0).toUpperCase() + words.slice(1)

@@ -86,6 +86,9 @@ export function DayPanel({ kitchen, card, orders }: Props) {
         <Button component={Link} to={next && !next.dated ? '/buy?undated=yes' : '/buy'} variant={next ? 'contained' : 'outlined'}>
           Buy sheet
         </Button>
+        <Button component={Link} to="/counter" variant="outlined">
+          Counter
+        </Button>
         <Button component={Link} to="/cover-card" variant="outlined">
           Cover card
         </Button>

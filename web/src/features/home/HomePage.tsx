@@ -9,10 +9,11 @@ import { useBuySheetQuery, useCoverCardQuery, useKitchenQuery, useServingsQuery,
 import { useAnswer, useSheet } from '../../engine/index.ts'
 import { FishSearch } from '../../parts/FishSearch.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
+import { ColdAlerts, useHouse } from '../cold/index.ts'
 import { StandingAbsences } from '../absences/index.ts'
 import { DayPanel } from './DayPanel.tsx'
 import { Dishes, FirstDish } from './Dishes.tsx'
-import { describeServings, listOrders } from './ordersToPlace.ts'
+import { describeHere, describeServings, listOrders } from './ordersToPlace.ts'
 import { GoodToday, SinceYesterday } from './SidePanels.tsx'
 
 const MOST_ON_LIST = 14
@@ -69,7 +70,8 @@ export function HomePage() {
   const { data: slab } = useSlabQuery()
   const { data: sheet } = useBuySheetQuery({ from: today, to: today && addDays(today, DAYS_AHEAD), undated: 'yes' }, { skip: today === '' })
   const orders = useMemo(() => sheet && listOrders(sheet), [sheet])
-  const states = useMemo(() => (sheet ? describeServings(sheet) : new Map<string, string>()), [sheet])
+  const { plan } = useHouse()
+  const states = useMemo(() => new Map([...(sheet ? describeServings(sheet) : []), ...describeHere(plan?.lots ?? [])]), [sheet, plan])
   const empty = records?.length === 0
   return (
     <Box
@@ -100,6 +102,7 @@ export function HomePage() {
         </Paper>
       </Box>
       <Box sx={{ display: 'grid', gap: 1.5 }}>
+        <ColdAlerts plan={plan} />
         {kitchen && !empty && <SinceYesterday kitchen={kitchen} />}
         <GoodToday slab={slab?.fish} />
         <FishDoor />

@@ -51,6 +51,29 @@ function describeServing(lines: readonly (BuyLine & Pick<BuyOrder, 'orderBy' | '
   return lines.some(({ state }) => state === 'late') ? 'too late to order' : undefined
 }
 
+/** What is here for each serving, with the days it has left: said before anything that is still to be ordered. */
+export const describeHere = (
+  lots: readonly {
+    readonly servings: readonly { readonly id: string }[]
+    readonly cold: { readonly leftDays: { readonly typical: number } }
+    readonly advice: string
+  }[],
+): ReadonlyMap<string, string> =>
+  new Map(
+    lots.flatMap(({ servings, cold, advice }) =>
+      servings.map(({ id }) => {
+        const days = Math.max(0, Math.floor(cold.leftDays.typical))
+        const words =
+          advice === 'throw'
+            ? 'here, to be thrown away'
+            : advice === 'frozen'
+              ? 'here, frozen'
+              : `here, ${days} ${days === 1 ? 'day' : 'days'} left`
+        return [id, words] as const
+      }),
+    ),
+  )
+
 /** How it stands with the fish of each serving, in a word or two, by its id. */
 export function describeServings({ orders, now }: Pick<BuySheet, 'orders' | 'now'>): ReadonlyMap<string, string> {
   const lines = orders.flatMap(({ lines: own, orderBy, state }) => own.map((line) => ({ ...line, orderBy, state })))

@@ -1,0 +1,1 @@
+export { conduct } from './conduct.ts'

@@ -1,0 +1,6 @@
+export { judgeLot, LOT_ADVICE, type JudgedLot, type LotAdvice, type WaitingServing } from './judgeLot.ts'
+export { judgeMove, type JudgedMove } from './judgeMove.ts'
+export { judgePlace, type PlaceWarmth } from './placeWarmth.ts'
+export { planUseFirst, type House, type KnownLot, type LotInHouse, type UseFirst } from './planUseFirst.ts'
+export { thinReadings } from './thinReadings.ts'
+export { readHistory, type KeptStretch, type KnownPlace, type Warmths, type WarmthBasis } from './readHistory.ts'

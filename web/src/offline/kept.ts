@@ -1,0 +1,24 @@
+/** What of a kitchen is kept on the phone, so that the counter works with no reception. */
+const KEPT = [
+  '',
+  '/buy-sheet',
+  '/servings',
+  '/dishes',
+  '/sheets',
+  '/purchases',
+  '/looks',
+  '/lots',
+  '/cold-places',
+  '/cold-readings',
+  '/merchants',
+  '/leanings',
+  '/absences',
+]
+const OF_KITCHEN = /^\/api\/kitchens\/[^/]+(\/.*)?$/
+
+/** Whether the answer to an address is kept for when there is no reception. */
+export function isKept(path: string): boolean {
+  if (path === '/api/kitchens') return true
+  const [match, rest = ''] = OF_KITCHEN.exec(path) ?? []
+  return match !== undefined && (KEPT.includes(rest) || /^\/servings\/[^/]+$/.test(rest))
+}

@@ -1,0 +1,52 @@
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import { useDispatch } from 'react-redux'
+import type { PurchaseRecord } from '@tender-gill/contract'
+import { usePurchasesQuery } from '../api/api.ts'
+import type { AppDispatch } from '../state/store.ts'
+import { INK } from '../theme.ts'
+import { commandSettled, type Given } from './outboxSlice.ts'
+import { useWaiting } from './useOutbox.ts'
+import { writeOver } from './writeOver.ts'
+
+/** A command the server would not have: what it was, why, and what to do about it. */
+function Refused({ given }: { readonly given: Given }) {
+  const dispatch = useDispatch<AppDispatch>()
+  const { data: purchases } = usePurchasesQuery(undefined, { skip: !given.command.endsWith('Purchase') })
+  const mine = writeOver(given, purchases ?? ([] as readonly PurchaseRecord[]))
+  const settle = (again: Given | null) => dispatch(commandSettled({ id: given.id, again }))
+  return (
+    <Box component="li" sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, py: 0.5 }}>
+      <span>
+        <b>{given.words}</b> {given.state === 'conflict' ? 'Somebody else wrote this down otherwise.' : `Not kept: ${given.problem ?? ''}.`}
+      </span>
+      {mine && <Button onClick={() => settle(mine)}>Keep mine</Button>}
+      <Button color="inherit" onClick={() => settle(null)}>
+        {given.state === 'conflict' ? 'Keep theirs' : 'Let it go'}
+      </Button>
+    </Box>
+  )
+}
+
+/** What waits in this browser for the server, and what it would not have: on every page until it is settled. */
+export function OutboxNotice() {
+  const waiting = useWaiting()
+  const refused = waiting.filter(({ state }) => state !== 'waiting')
+  const open = waiting.length - refused.length
+  return (
+    <div role="status" aria-label="What waits to be sent">
+      {open > 0 && (
+        <Box sx={{ bgcolor: INK.ice, borderBottom: `1px solid ${INK.hairline}`, px: 2, py: 0.5, fontSize: 14 }}>
+          {open === 1 ? '1 note is kept here' : `${open} notes are kept here`} and sent as soon as there is a connection.
+        </Box>
+      )}
+      {refused.length > 0 && (
+        <Box component="ul" sx={{ bgcolor: INK.ice, borderBottom: `3px solid ${INK.brass}`, m: 0, px: 2, py: 0.5, listStyle: 'none' }}>
+          {refused.map((given) => (
+            <Refused key={given.id} given={given} />
+          ))}
+        </Box>
+      )}
+    </div>
+  )
+}
