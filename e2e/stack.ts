@@ -57,9 +57,10 @@ async function startStack(): Promise<Stack> {
   }
 }
 
-const SERVINGS = '/api/kitchens/lantern-house/servings'
-const listServings = async (request: APIRequestContext): Promise<readonly { id: string; revision: number }[]> =>
-  (await (await request.get(SERVINGS)).json()) as { id: string; revision: number }[]
+/** What journeys write down that would settle something for those after them. */
+const TIDIED = ['servings', 'purchases', 'lots', 'looks'].map((records) => `/api/kitchens/lantern-house/${records}`)
+const list = async (request: APIRequestContext, path: string): Promise<readonly { id: string; revision: number }[]> =>
+  (await (await request.get(path)).json()) as { id: string; revision: number }[]
 
 /** Tests that run against the whole application; any error in the page's console fails them unless they say they expect one. */
 export const test = base.extend<{ consoleErrors: string[]; expectErrors: boolean; tidy: undefined }, { stack: Stack }>({
@@ -74,16 +75,18 @@ export const test = base.extend<{ consoleErrors: string[]; expectErrors: boolean
     },
     { scope: 'worker', timeout: 300_000 },
   ],
-  /** What a journey put on the menu is taken off it again, so that no journey hangs on those before it. */
+  /** What a journey put on the menu, ordered or brought home is taken away again, so that no journey hangs on those before it. */
   tidy: [
     async ({ request }, use) => {
-      const before = new Set((await listServings(request)).map(({ id }) => id))
+      const before = new Map<string, Set<string>>()
+      for (const path of TIDIED) before.set(path, new Set((await list(request, path)).map(({ id }) => id)))
       await use(undefined)
-      for (const { id, revision } of await listServings(request))
-        if (!before.has(id)) {
-          const gone = await request.delete(`${SERVINGS}/${id}`, { headers: { 'If-Match': `"${revision}"` } })
-          expect(gone.ok()).toBe(true)
-        }
+      for (const path of TIDIED)
+        for (const { id, revision } of await list(request, path))
+          if (!before.get(path)?.has(id)) {
+            const gone = await request.delete(`${path}/${id}`, { headers: { 'If-Match': `"${revision}"` } })
+            expect(gone.ok()).toBe(true)
+          }
     },
     { auto: true },
   ],

@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import type { Lot, LotRecord } from '@tender-gill/contract'
-import { describe, expect, it } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { NOW } from '../../../../server/src/testing/clock.ts'
 import { openPage } from '../../testing/openPage.tsx'
 import type { RealServer, TestKitchen } from '../../testing/realServer.ts'
 
@@ -26,6 +27,10 @@ const lots = async (server: RealServer): Promise<readonly LotRecord[]> =>
 const card = () => screen.findByRole('article', { name: 'Atlantic mackerel' })
 
 describe('fish in the house', () => {
+  // The page's clock goes as the server's does: a reading of tomorrow is refused.
+  beforeEach(() => void vi.useFakeTimers({ toFake: ['Date'], now: NOW }))
+  afterEach(() => void vi.useRealTimers())
+
   it('is told by its clock, stopped where histamine may have formed, and thrown away with a way back', async () => {
     const server = await openPage('/cold', KITCHEN)
     expect((await screen.findByRole('status', { name: 'What to use first' })).textContent).toBe('No fish is in the house.')
