@@ -108,7 +108,7 @@ export { expect }
 /** The fish that stands first once the line-up has come to rest: the page announces it then, and not before. */
 export async function readLeader(page: Page): Promise<string> {
   const announced = page.getByRole('status', { name: 'Who stands first' })
-  await expect(announced).toHaveText(/ first; \d+ can do it$/)
+  await expect(announced).toHaveText(/ first; \d+ can do it$/, { timeout: 60_000 })
   return (await announced.innerText()).replace(/ first; \d+ can do it$/, '')
 }
 /** Waits until nothing typed is left in the browser alone. */

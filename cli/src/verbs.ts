@@ -4,6 +4,7 @@ import { parseBrief, parseStandInsRequest } from '@tender-gill/contract/compiled
 import {
   answerAmounts,
   answerCold,
+  answerCook,
   answerFishFirst,
   answerFreshness,
   conduct,
@@ -60,6 +61,10 @@ export function createVerbs(today: string): Readonly<Record<string, () => Promis
     cold: async () => {
       const { parseColdRequest } = await studies()
       return verb(parseColdRequest, (request) => answerCold(request, sheet()))
+    },
+    cook: async () => {
+      const { parseCookRequest } = await studies()
+      return verb(parseCookRequest, (request) => answerCook(request, sheet(), { today }))
     },
     conduct: async () => {
       const { parseConductRequest } = await studies()

@@ -3,6 +3,7 @@
  * dist/compiledValidators.js for programs that should start at once.
  */
 import { AmountsRequest } from '../src/amounts.ts'
+import { CookRequest } from '../src/cook.ts'
 import { ConductRequest } from '../src/conduct.ts'
 import { ColdRequest } from '../src/cold.ts'
 import { FreshnessRequest } from '../src/freshness.ts'
@@ -70,6 +71,7 @@ await write('compiledStudies.js', {
   parseFishFirstRequest: FishFirstRequest,
   parseFindRequest: FindRequest,
   parseAmountsRequest: AmountsRequest,
+  parseCookRequest: CookRequest,
   parseColdRequest: ColdRequest,
   parseConductRequest: ConductRequest,
   parseFreshnessRequest: FreshnessRequest,

@@ -44,6 +44,8 @@ export interface Term {
     | 'sign'
     | 'signLevel'
     | 'lookView'
+    | 'medium'
+    | 'window'
   readonly key: string
 }
 

@@ -12,6 +12,7 @@ import { LookInput, LookRecord } from './looks.ts'
 import { ColdPlaceInput, ColdPlaceRecord, ColdReading, LotInput, LotRecord, ReadingsInput } from './lots.ts'
 import { CoverCard } from './coverCard.ts'
 import { Amounts, AmountsRequest } from './amounts.ts'
+import { Cook, CookRequest } from './cook.ts'
 import { Brief, Recipe, StandInsRequest } from './brief.ts'
 import { Decision, DecisionDetail, DecisionInput, DecisionRerun } from './decisions.ts'
 import { LineUp } from './lineUp.ts'
@@ -142,6 +143,8 @@ export const schemas = {
   PotRequest,
   Amounts,
   AmountsRequest,
+  Cook,
+  CookRequest,
   Cold,
   ColdPlaceInput,
   ColdPlaceRecord,

@@ -28,6 +28,32 @@ export type Method = (typeof METHODS)[number]
 export const FORMATS = ['whole', 'fillet-skin-on', 'fillet-skinless', 'portion', 'steak', 'chunk', 'slice', 'mince', 'frame'] as const
 export type Format = (typeof FORMATS)[number]
 
+/** What a piece lies in or on while it cooks, and while it rests. */
+export const COOK_MEDIA = [
+  'pan',
+  'lidded-pan',
+  'shallow-fat',
+  'hot-pan-in-oven',
+  'oven-fan',
+  'oven',
+  'steam',
+  'wrapped-steam',
+  'water',
+  'covered-sauce',
+  'bath',
+  'deep-fat',
+  'deep-fat-battered',
+  'charcoal',
+  'broiler',
+  'rest-board',
+  'rest-foil',
+  'rest-plate',
+] as const
+export type CookMedium = (typeof COOK_MEDIA)[number]
+/** What is done to a fish before it is cooked. */
+export const WINDOW_KINDS = ['soak', 'dry-salt', 'brine', 'sweet-salt', 'sour', 'milk', 'cure'] as const
+export type WindowKind = (typeof WINDOW_KINDS)[number]
+
 /** Ways within a way of cooking that ask for another fish, the usual one first. */
 export const STYLES = {
   'pan-sear': ['now', 'kept-in-acid'],

@@ -136,3 +136,4 @@ export {
   type BuyContext,
   type BuyDays,
 } from './buySheet/index.ts'
+export { answerCook } from './cookSheet/index.ts'

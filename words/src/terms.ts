@@ -2,6 +2,7 @@ import type {
   Allergen,
   AskKey,
   Circumstance,
+  CookMedium,
   Form,
   Format,
   Gate,
@@ -13,6 +14,7 @@ import type {
   State,
   Style,
   TextureKey,
+  WindowKind,
 } from '@tender-gill/contract'
 
 /** The words of the trade in one language. */
@@ -38,6 +40,10 @@ export interface Terms {
   /** What makes a sign lie. */
   readonly circumstance: Readonly<Record<Circumstance, string>>
   readonly lookView: Readonly<Record<LookView, string>>
+  /** What a piece lies in or on while it cooks and rests. */
+  readonly medium: Readonly<Record<CookMedium, string>>
+  /** What is done to a fish before it is cooked. */
+  readonly window: Readonly<Record<WindowKind, string>>
   /** January first. */
   readonly months: readonly string[]
   /** Words along each 0 to 10 scale, from its low end to its high end. */

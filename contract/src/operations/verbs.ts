@@ -49,6 +49,13 @@ export const verbs = {
     input: 'ColdRequest',
     output: 'Cold',
   }),
+  cook: question({
+    ...computed,
+    path: '/cook',
+    summary: 'How a fish is cooked for a dish: minutes, when to take it out, what to look for',
+    input: 'CookRequest',
+    output: 'Cook',
+  }),
   conduct: question({
     ...computed,
     path: '/conduct',

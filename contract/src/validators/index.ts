@@ -3,6 +3,7 @@ import { Ajv, type ValidateFunction } from 'ajv'
 import formats from 'ajv-formats'
 import { AbsenceInput, AbsencePlan, AbsencePlanRequest } from '../absences.ts'
 import { Amounts, AmountsRequest } from '../amounts.ts'
+import { Cook, CookRequest } from '../cook.ts'
 import { Brief, StandInsRequest } from '../brief.ts'
 import { BuySheet } from '../buySheet.ts'
 import { Conducted, ConductRequest } from '../conduct.ts'
@@ -55,6 +56,8 @@ export const parseStandInsRequest = createParser(StandInsRequest)
 export const parseTurningRequest = createParser(TurningRequest)
 export const parsePotRequest = createParser(PotRequest)
 export const parseAmountsRequest = createParser(AmountsRequest)
+export const parseCookRequest = createParser(CookRequest)
+export const parseCook = createParser(Cook)
 export const parseConducted = createParser(Conducted)
 export const parseConductRequest = createParser(ConductRequest)
 export const parseCold = createParser(Cold)

@@ -1,1 +1,7 @@
+export { copyBody, createBody, turnInPlace, type Body, type Boundary, type EdgeHeat } from './body.ts'
 export { conduct } from './conduct.ts'
+export { createEdge, type Across, type Edge } from './edge.ts'
+export { computeFluxIn, type Face } from './face.ts'
+export { constantFlesh, tabulateFlesh, type FleshTable } from './fleshTable.ts'
+export { marchInPlace } from './march.ts'
+export { layDepth, layGrid } from './radialGrid.ts'

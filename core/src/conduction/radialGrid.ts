@@ -1,4 +1,4 @@
-/** Cells of a body between its middle (or back face) and its surface, all as wide. */
+/** Cells of a body from its middle (or its face below) to its surface, all as wide. */
 export interface RadialGrid {
   readonly cells: number
   /** Width of a cell, m. */
@@ -25,3 +25,11 @@ export function layGrid(halfM: number, cells: number, exponent: number): RadialG
   areas[0] = 0
   return { cells, widthM, areas, volumesM }
 }
+
+/** Cells of a flat piece from its face below to its face above. @param depthM from one face to the other, m */
+export const layDepth = (depthM: number, cells: number): RadialGrid => ({
+  cells,
+  widthM: depthM / cells,
+  areas: new Float64Array(cells + 1).fill(1),
+  volumesM: new Float64Array(cells).fill(depthM / cells),
+})

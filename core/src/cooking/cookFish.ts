@@ -1,12 +1,19 @@
-import { composeFromFat, computeProperties, cookSlab, cookWhole, type SlabCook, type ThermalProperties } from '../heat/index.ts'
+import type { Form, ResolvedOffer } from '@tender-gill/contract'
 import type { NormalisedBrief } from '../facts/index.ts'
-import { isMinced, WITHOUT_DEPTH } from '../tables/formats.ts'
-import { DONE_C, FRIDGE_C, MEDIA, WHOLE_DEPTH_MM, WHOLE_DEPTH_SHARE, WHOLE_MEDIA, WHOLE_RATIOS } from '../tables/media.ts'
+import { COOK_PLANS, DONE_C, USUAL_REST } from '../tables/cookPlans.ts'
 import { METHOD_TABLE, type Heat } from '../tables/methods.ts'
-import { readTrait, type Candidate } from '../traits/index.ts'
+import type { Candidate } from '../traits/index.ts'
+import { createPiece } from './createPiece.ts'
+import { QUICK } from './grids.ts'
+import { solvePull, type CookGoal } from './solvePull.ts'
 
-/** Temperature at which the flesh's properties are taken, between fridge and done, °C. */
-const PROPERTIES_AT_C = 40
+/** Minutes of a fish in a dish. */
+export interface CookedFish {
+  /** From the cold to the moment it is taken out. */
+  readonly minutes: number
+  /** Of the middle when it is taken out, degrees C; resting brings it to the target. */
+  readonly pullC: number
+}
 
 /** Time grows as depth to this power where no medium tells the minutes: the thickness exponents of transient conduction, 20 to 30 mm. */
 const DEPTH_EXPONENT: Record<Heat, number | null> = {
@@ -19,43 +26,48 @@ const DEPTH_EXPONENT: Record<Heat, number | null> = {
   none: null,
 }
 
-/** What one fish of the kind would weigh for this dish, g. */
-function wholeWeightG({ offer }: Candidate, brief: NormalisedBrief): number {
-  const { from, to } = brief.asks.weight ?? { from: null, to: null }
-  return Math.min(to ?? Infinity, Math.max(from ?? 0, offer.weightG.typical))
+/** Whether somebody eats for whom nothing is left to the rest. */
+export const eatsVulnerable = ({ diners: { children, pregnant, elderly, immunocompromised } }: NormalisedBrief): boolean =>
+  children + pregnant + elderly + immunocompromised > 0
+
+/** Wanted in the middle of a dish, degrees C: all the way where somebody vulnerable eats, whatever was asked. */
+export const findTargetC = (brief: NormalisedBrief): number => DONE_C[eatsVulnerable(brief) ? 'set' : brief.doneness]
+
+/** What a dish wants of its middle, and how it is cooked where nobody says otherwise; undefined where no heat tells minutes. */
+export function findGoal(brief: NormalisedBrief): CookGoal | undefined {
+  const targetC = findTargetC(brief)
+  const stages = COOK_PLANS[brief.method]?.(targetC)
+  return stages && { stages, rest: USUAL_REST, targetC, reachedBy: eatsVulnerable(brief) ? 'pull' : 'rest' }
 }
 
-/** How deep the fish lies in the dish, mm: a whole one at its thickest, a piece as it is cut, or as deep as its flesh. */
-export function computeDepthMm(candidate: Candidate, brief: NormalisedBrief): number {
-  const { offer } = candidate
-  if (brief.format === 'whole')
-    return WHOLE_DEPTH_MM[offer.body] * Math.cbrt(wholeWeightG(candidate, brief) / 1000) * (WHOLE_DEPTH_SHARE[brief.method] ?? 1)
-  return Math.min(brief.thicknessMm ?? Infinity, offer.depthMm.typical)
-}
+type Minutes = Partial<Record<Form, CookedFish | null>>
+const remembered = new WeakMap<NormalisedBrief, WeakMap<ResolvedOffer, Minutes>>()
 
-/** Whether one fish cooks longer than another for its depth: not where the brief or the knife fixes it. */
-export const depthTells = (brief: NormalisedBrief): boolean =>
-  !isMinced(brief) && brief.thicknessMm === null && (!WITHOUT_DEPTH.has(brief.format) || brief.format === 'whole')
-
-function cookBody(candidate: Candidate, brief: NormalisedBrief, flesh: ThermalProperties): SlabCook | undefined {
-  const medium = WHOLE_MEDIA[brief.method]
-  const body = { depthMm: computeDepthMm(candidate, brief), ratios: WHOLE_RATIOS[candidate.offer.body] }
-  const cook = medium && cookWhole(body, flesh, medium, { startC: FRIDGE_C, targetC: DONE_C[brief.doneness] })
-  return cook && { ...cook, minutes: cook.minutes + medium.lagMinutes }
+function cookAnew(candidate: Candidate, brief: NormalisedBrief): CookedFish | undefined {
+  const goal = findGoal(brief)
+  if (!goal) return undefined
+  const piece = createPiece(
+    candidate,
+    brief,
+    goal.stages.map(({ medium }) => medium),
+  )
+  const solved = solvePull(piece, goal, QUICK)
+  return solved.kind === 'never' ? undefined : { minutes: solved.run.cookedS / 60, pullC: solved.run.pullC }
 }
 
 /**
- * How one fish cooks in the medium of the dish, from the fridge to done: the one model of minutes there is, whoever asks (transient
- * conduction in closed form, see `heat`). Within a fifth.
+ * How one fish cooks in a dish, from the fridge to done: the one model of minutes there is, whoever asks. Heat is led through the piece
+ * (`conduction`) in the media of the dish; remembered for as long as the brief is. Within a fifth.
  * @returns minutes until it is taken out, and at what temperature in the middle; undefined where no medium tells them
  */
-export function cookFish(candidate: Candidate, brief: NormalisedBrief): SlabCook | undefined {
-  const flesh = computeProperties(composeFromFat(readTrait('fat', candidate, brief)?.typical ?? 0), PROPERTIES_AT_C)
-  if (brief.format === 'whole') return cookBody(candidate, brief, flesh)
-  const targetC = DONE_C[brief.doneness]
-  const medium = MEDIA[brief.method]?.(targetC)
-  const cook = medium && cookSlab(computeDepthMm(candidate, brief) * medium.depthFactor, flesh, medium, { startC: FRIDGE_C, targetC })
-  return cook && { ...cook, minutes: cook.minutes + medium.lagMinutes }
+export function cookFish(candidate: Candidate, brief: NormalisedBrief): CookedFish | undefined {
+  const ofBrief = remembered.get(brief) ?? new WeakMap<ResolvedOffer, Minutes>()
+  remembered.set(brief, ofBrief)
+  const known = ofBrief.get(candidate.offer) ?? {}
+  ofBrief.set(candidate.offer, known)
+  const cooked = known[candidate.form] === undefined ? (cookAnew(candidate, brief) ?? null) : known[candidate.form]
+  known[candidate.form] = cooked ?? null
+  return cooked ?? undefined
 }
 
 /** How many times as long one fish takes as another by depth alone, where no minutes can be told; undefined without heat. */

@@ -1,1 +1,5 @@
-export { compareByDepth, computeDepthMm, cookFish, depthTells } from './cookFish.ts'
+export { compareByDepth, cookFish, eatsVulnerable, findGoal, findTargetC, type CookedFish } from './cookFish.ts'
+export { composeFish, computeDepthMm, createPiece, depthTells, type PieceAsked } from './createPiece.ts'
+export { FINE, QUICK } from './grids.ts'
+export { runCook, type LaidStage, type Moment, type Piece, type Run } from './runCook.ts'
+export { layRest, layStages, solvePull, type CookGoal, type SolvedCook } from './solvePull.ts'

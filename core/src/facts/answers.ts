@@ -5,6 +5,8 @@ import type { Untold } from '@tender-gill/contract'
 
 export type AbsenceDish = Untold<Told.AbsenceDish>
 export type AbsencePlan = Untold<Told.AbsencePlan>
+export type Cook = Untold<Told.Cook>
+export type PrepareWindow = Untold<Told.PrepareWindow>
 export type Cold = Untold<Told.Cold>
 export type Freshness = Untold<Told.Freshness>
 export type Caution = Untold<Told.Caution>

@@ -23,6 +23,8 @@ export type {
   AbsencePlan,
   Caution,
   Cold,
+  Cook,
+  PrepareWindow,
   Freshness,
   Change,
   BuyLine,

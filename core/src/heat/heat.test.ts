@@ -1,7 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { MEDIA, WHOLE_DEPTH_MM, WHOLE_DEPTH_SHARE, WHOLE_MEDIA, WHOLE_RATIOS } from '../tables/media.ts'
-import { composeFromFat, computeProperties, computeShapeNumber, cookSlab, cookWhole, type Medium } from './index.ts'
+import { composeFromFat, computeProperties, computeShapeNumber, cookSlab, type Medium } from './index.ts'
 
 /** Simulated minutes to the pull for a peak of 57 degrees, both faces, 3 g of fat, from 8 degrees, rested on a board: 10, 20, 30, 50 mm. */
 const SIMULATED: readonly (readonly [string, Medium, readonly [number, number, number, number]])[] = [
@@ -77,46 +76,6 @@ describe('cooking a slab', () => {
 
   it('never comes to a temperature the medium does not have', () => {
     expect(cook(20, { drivingC: 55, coefficient: 300 }, 57)).toBeUndefined()
-  })
-})
-
-/** Simulated minutes of single dishes: method, depth mm, from and to in the middle, degrees C, minutes. */
-const DISHES = [
-  ['pan-sear', 12, 8, 58, 3.0],
-  ['pan-sear', 25, 8, 50, 8.8],
-  ['deep-fry', 20, 8, 57, 3.3],
-  ['deep-fry', 20, 5, 63, 4.8],
-  ['deep-fry', 30, 8, 57, 7.6],
-  ['deep-fry', 50, 8, 57, 22],
-  ['grill', 22, 8, 57, 9.3],
-  ['broil', 20, 8, 58, 8.3],
-  ['sous-vide', 25, 5, 57, 28.7],
-  ['braise', 45, 8, 66, 43.8],
-  ['wrap-steam', 20, 8, 63, 9.3],
-] as const
-
-describe('the media of the methods', () => {
-  it.each(DISHES)(
-    '%s, %i mm from %i to %i degrees, is within a fifth of %s simulated minutes',
-    (method, depthMm, startC, targetC, simulated) => {
-      const medium = MEDIA[method]?.(targetC)
-      if (!medium) throw new Error('no medium')
-      const minutes = (cookSlab(depthMm * medium.depthFactor, flesh, medium, { startC, targetC })?.minutes ?? NaN) + medium.lagMinutes
-      expect(Math.abs(minutes / simulated - 1), minutes.toFixed(1)).toBeLessThan(0.2)
-    },
-  )
-
-  it.each([
-    ['roast-whole', 0.575, 60, 18.9],
-    ['roast-whole', 1.1, 66, 36.4],
-    ['steam-whole', 0.6, 60, 9.7],
-  ] as const)('%s of %d kg to %i degrees is within a fifth of %d simulated minutes', (method, kg, targetC, simulated) => {
-    const medium = WHOLE_MEDIA[method]
-    const depthMm = WHOLE_DEPTH_MM.round * Math.cbrt(kg) * (WHOLE_DEPTH_SHARE[method] ?? 1)
-    if (!medium) throw new Error('no medium')
-    const cook = cookWhole({ depthMm, ratios: WHOLE_RATIOS.round }, flesh, medium, { startC: 8, targetC })
-    const minutes = (cook?.minutes ?? NaN) + medium.lagMinutes
-    expect(Math.abs(minutes / simulated - 1), minutes.toFixed(1)).toBeLessThan(0.2)
   })
 })
 

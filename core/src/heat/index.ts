@@ -1,4 +1,3 @@
 export { cookSlab, type Medium, type SlabCook } from './cookSlab.ts'
 export { composeFromFat, computeProperties, type Composition, type ThermalProperties } from './properties.ts'
-export { cookWhole, type WholeBody } from './cookWhole.ts'
 export { computeShapeNumber } from './shapeNumber.ts'

@@ -13,6 +13,7 @@ export {
   type Board,
   type Entry,
 } from './board.ts'
+export { findEntry } from './findEntry.ts'
 export { asksCost, computePrecedence, keepHighest } from './standing.ts'
 export { listLeftOut } from './listLeftOut.ts'
 export { countRows, listStandings, rankBoard, rankLineUp, stepBoard, type LineUpOptions } from './rankLineUp.ts'

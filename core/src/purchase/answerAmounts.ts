@@ -1,13 +1,12 @@
 import type { AmountsRequest, Fact, Form, ResolvedOffer, Result } from '@tender-gill/contract'
 import { countPortions, creditTrimPerKg, findPrice } from '../amounts/index.ts'
-import { say, term, type Amounts, type NormalisedBrief, type Problem } from '../facts/index.ts'
+import { say, type Amounts, type NormalisedBrief, type Problem } from '../facts/index.ts'
 import { describeGate } from '../gates/index.ts'
-import { byFit, createBoard, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
+import { createBoard, findEntry } from '../lineUp/index.ts'
 import { keepSpecies, type ChosenSheet } from '../market/index.ts'
 import { findCautions } from '../safety/index.ts'
 import { ENGINE_VERSION } from '../tables/constants.ts'
 import { USES_OF_PART } from '../tables/cutMap.ts'
-import { findForms } from '../traits/index.ts'
 import { chooseGrade, suits, type GradeRange } from './grades.ts'
 import { listNeverEaten } from './neverEaten.ts'
 import { computeKept, listFactors, type KeptShare } from './keptShare.ts'
@@ -23,28 +22,6 @@ const HAIR = 1e-9
 export const COUNTED: ReadonlySet<Form> = new Set<Form>(['whole', 'gutted'])
 type Answer<T> = Result<T, readonly Problem[]>
 const refuse = (path: string, message: Fact): Answer<never> => ({ ok: false, error: [{ path, message }] })
-
-/** The offer and the form asked for, or those that stand for the fish in the line-up; where none passes, the one with the fewest gates. */
-function findEntry({ fish, offer, form }: AmountsRequest, board: Board): Answer<{ offer: ResolvedOffer; form: Form; entry: Entry }> {
-  const { brief, scoring } = board
-  const species = board.findSpecies(fish)
-  const own = board.entries.filter(({ candidate }) => candidate.offer.species === species)
-  if (own.length === 0) return refuse('/fish', say('problem.no-fish', { name: fish }))
-  const asked = offer === undefined ? own : own.filter(({ candidate }) => candidate.offer.id === offer)
-  if (asked.length === 0) return refuse('/offer', say('problem.no-offer', { offer: offer ?? '', species: fish }))
-  const cut = asked.filter(({ candidate }) => findForms(candidate.offer, brief).length > 0)
-  if (cut.length === 0) return refuse(offer === undefined ? '/fish' : '/offer', say('gate.form', { format: term('format', brief.format) }))
-  const able = form === undefined ? cut : cut.filter(({ candidate }) => findForms(candidate.offer, brief).includes(form))
-  if (form !== undefined && able.length === 0)
-    return refuse('/form', say('gate.form.bought', { form: term('form', form), format: term('format', brief.format) }))
-  const passing = able.filter(({ gates }) => gates.length === 0)
-  const entry =
-    passing.length > 0
-      ? pickForSpecies(pickStanding(passing, brief, scoring), brief)[0]
-      : [...able].sort((a, b) => a.gates.length - b.gates.length || byFit(a, b))[0]
-  if (!entry) return refuse('/fish', say('problem.no-fish', { name: fish }))
-  return { ok: true, value: { offer: entry.candidate.offer, form: form ?? entry.candidate.form, entry } }
-}
 
 /** Portions one fish is to serve, g on the plates, where fish come whole to the table; null where they are cut. */
 const servedByOne = ({ format, wholeServes, portionG }: NormalisedBrief): number | null =>

@@ -5,7 +5,19 @@ import type { HandlersOf } from '../http/serveOperations.ts'
 export const createAnswerHandlers = (
   compute: Compute,
 ): HandlersOf<
-  'lineUp' | 'standIns' | 'swapMap' | 'year' | 'turningPoints' | 'pot' | 'amounts' | 'freshness' | 'cold' | 'conduct' | 'fishFirst' | 'find'
+  | 'lineUp'
+  | 'standIns'
+  | 'swapMap'
+  | 'year'
+  | 'turningPoints'
+  | 'pot'
+  | 'amounts'
+  | 'freshness'
+  | 'cold'
+  | 'conduct'
+  | 'cook'
+  | 'fishFirst'
+  | 'find'
 > => ({
   lineUp: ({ kitchen, input, signal }) => compute.ask('lineUp', kitchen, input, signal),
   standIns: ({ kitchen, input, signal }) => compute.ask('standIns', kitchen, input, signal),
@@ -14,6 +26,7 @@ export const createAnswerHandlers = (
   turningPoints: ({ kitchen, input, signal }) => compute.ask('turningPoints', kitchen, input, signal),
   pot: ({ kitchen, input, signal }) => compute.ask('pot', kitchen, input, signal),
   freshness: ({ kitchen, input, signal }) => compute.ask('freshness', kitchen, input, signal),
+  cook: ({ kitchen, input, signal }) => compute.ask('cook', kitchen, input, signal),
   conduct: ({ kitchen, input, signal }) => compute.ask('conduct', kitchen, input, signal),
   cold: ({ kitchen, input, signal }) => compute.ask('cold', kitchen, input, signal),
   amounts: ({ kitchen, input, signal }) => compute.ask('amounts', kitchen, input, signal),

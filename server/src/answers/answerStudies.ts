@@ -11,6 +11,8 @@ import type {
   AmountsRequest,
   Cold,
   ColdRequest,
+  Cook,
+  CookRequest,
   Conducted,
   ConductRequest,
   PotPlan,
@@ -27,6 +29,7 @@ import {
   answerFishFirst,
   answerAmounts,
   answerCold,
+  answerCook,
   answerFreshness,
   conduct,
   answerPot,
@@ -68,6 +71,8 @@ const pot: Study<PotRequest, Untold<PotPlan>> = async (desk, kitchen, request) =
   unwrap(answerPot(request, (await desk.openSheets(kitchen)).sheetOf(request), kitchen))
 const amounts: Study<AmountsRequest, Untold<Amounts>> = async (desk, kitchen, request) =>
   unwrap(answerAmounts(request, (await desk.openSheets(kitchen)).sheetOf(request), kitchen))
+const cook: Study<CookRequest, Untold<Cook>> = async (desk, kitchen, request) =>
+  unwrap(answerCook(request, (await desk.openSheets(kitchen)).sheetOf(request), kitchen))
 const fishFirst: Study<FishFirstRequest, Untold<FishFirst>> = async (desk, kitchen, request) => {
   const { sheetOf } = await desk.openSheets(kitchen)
   const sheet = sheetOf(request)
@@ -80,7 +85,6 @@ const fishFirst: Study<FishFirstRequest, Untold<FishFirst>> = async (desk, kitch
 const find: Study<FindRequest, FoundNames> = async (desk, kitchen, request) =>
   answerFind(request, searchNames((await desk.books.read(kitchen.id)).sheets))
 
-/** The engine's verbs on a kitchen's day. */
 /** On a kitchen's own book: fish it has set right, or left out, answer as it says. */
 const freshness: Study<FreshnessRequest, Untold<Freshness>> = async (desk, kitchen, request) =>
   unwrap(answerFreshness(request, (await desk.openSheets(kitchen)).sheetOf({})))
@@ -90,7 +94,9 @@ const cold: Study<ColdRequest, Untold<Cold>> = async (desk, kitchen, request) =>
 /** Of nobody's kitchen: physics alone. */
 const conduction: Study<ConductRequest, Conducted> = async (_desk, _kitchen, request) => conduct(request)
 
+/** The engine's verbs on a kitchen's day. */
 export const answerStudies = {
+  cook,
   conduct: conduction,
   lineUp,
   standIns,

@@ -1,7 +1,6 @@
 import type { Fact } from '@tender-gill/contract'
-import { compareByDepth, computeDepthMm, cookFish, depthTells } from '../../cooking/index.ts'
+import { compareByDepth, computeDepthMm, cookFish, depthTells, findTargetC } from '../../cooking/index.ts'
 import { celsius, figure, length, minutes, say, share } from '../../facts/index.ts'
-import { DONE_C } from '../../tables/media.ts'
 import { METHOD_TABLE, type Heat } from '../../tables/methods.ts'
 import type { Candidate } from '../../traits/index.ts'
 import { change, round, type FindChange, type Swap } from './swap.ts'
@@ -78,7 +77,7 @@ export const findPullChange: FindChange = (swap) => {
     say('change.pull', {
       ...{ from: celsius(Math.round(now.pullC)), to: celsius(Math.round(now.pullC) + PROBE_MISS_K) },
       ...{ wasFrom: celsius(Math.round(before.pullC)), wasTo: celsius(Math.round(before.pullC) + PROBE_MISS_K) },
-      done: celsius(DONE_C[brief.doneness]),
+      done: celsius(findTargetC(brief)),
     }),
     delta,
     '°C',

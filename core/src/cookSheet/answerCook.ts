@@ -1,0 +1,201 @@
+import type { CookRequest, Fact, Result } from '@tender-gill/contract'
+import {
+  composeFish,
+  createPiece,
+  eatsVulnerable,
+  findGoal,
+  findTargetC,
+  layRest,
+  layStages,
+  QUICK,
+  runCook,
+  solvePull,
+  FINE,
+  type CookGoal,
+  type LaidStage,
+  type Piece,
+  type SolvedCook,
+} from '../cooking/index.ts'
+import { celsius, figure, length, minutes, say, term, type Cook, type NormalisedBrief, type Problem } from '../facts/index.ts'
+import { describeGate } from '../gates/index.ts'
+import { computeProperties } from '../heat/index.ts'
+import { createBoard, findEntry } from '../lineUp/index.ts'
+import { keepSpecies, type ChosenSheet } from '../market/index.ts'
+import { findWindows } from '../preparing/index.ts'
+import { findCautions } from '../safety/index.ts'
+import { ENGINE_VERSION } from '../tables/constants.ts'
+import { COOK_MEDIUM_TABLE } from '../tables/cookMedia.ts'
+import { COOK_PLANS, MOST_DEPTH_MM, TIME_ERROR, USUAL_REST } from '../tables/cookPlans.ts'
+import { readTrait, type Candidate } from '../traits/index.ts'
+import { listCookCautions } from './cookCautions.ts'
+import { drawCurve, type Curve } from './drawCurve.ts'
+import { listSigns, spread } from './listSigns.ts'
+import { findUnjudged, parseStages } from './parseStages.ts'
+import { listSchedule } from './schedule.ts'
+import { listSchools, listSensitivity, minutesOf } from './schools.ts'
+
+type Answer<T> = Result<T, readonly Problem[]>
+const refuse = (path: string, message: Fact): Answer<never> => ({ ok: false, error: [{ path, message }] })
+
+/** Powers of ten of Listeria for a minute at 70 degrees C. */
+const LISTERIA_D70_MIN = 1 / 3
+/** The thin end of a fillet is about this deep against its thick end. */
+const THIN_END = 0.55
+/** Temperature at which the properties are told, degrees C. */
+const TOLD_AT_C = 40
+
+/** A dish, a fish of it and how it goes, before anything is worked out. */
+interface Asked {
+  readonly brief: NormalisedBrief
+  readonly candidate: Candidate
+  readonly piece: Piece
+  readonly goal: CookGoal
+}
+
+/** What rests, and the stages in the heat, as they are shown. */
+function layOut(stages: readonly LaidStage[], { run }: Curve, rest: LaidStage, skin: boolean): Cook['stages'] {
+  let [at, skinDown] = [0, skin]
+  const shown = stages.map(({ medium, celsius: warmth, seconds, turned }) => {
+    if (turned) skinDown = !skinDown
+    const from = at
+    at += seconds / 60
+    const { oneSided, place } = COOK_MEDIUM_TABLE[medium]
+    const face = !oneSided ? ('all' as const) : skinDown && skin ? ('skin' as const) : ('flesh' as const)
+    return { medium, celsius: warmth, fromMinutes: from, toMinutes: at, face, turned, place, rest: false }
+  })
+  const resting = { medium: rest.medium, celsius: rest.celsius, fromMinutes: at, toMinutes: run.peakS / 60, face: 'all' as const }
+  return [...shown, { ...resting, turned: false, place: null, rest: true }]
+}
+
+/** Where the middle comes to by the clock alone: taken out early, in time and late by what times are good to. */
+function findPeaks(piece: Piece, stages: readonly LaidStage[], rest: LaidStage): Cook['peakC'] {
+  const peakAfter = (by: number) =>
+    runCook(
+      piece,
+      stages.map((stage) => ({ ...stage, seconds: stage.seconds * by })),
+      rest,
+      QUICK,
+    ).peakC
+  return { low: peakAfter(1 - TIME_ERROR), typical: peakAfter(1), high: peakAfter(1 + TIME_ERROR) }
+}
+
+/** The thin end of a fillet, out with the thick end. */
+function findThinEnd({ brief, piece, goal }: Asked, stages: readonly LaidStage[], rest: LaidStage): Cook['thinEnd'] {
+  if (brief.format !== 'fillet-skin-on' && brief.format !== 'fillet-skinless') return null
+  const thin = { ...piece, depthMm: piece.depthMm * THIN_END }
+  return { depthMm: thin.depthMm, peakC: runCook(thin, stages, rest, QUICK).peakC, minutes: minutesOf(thin, goal) }
+}
+
+const heatedBy =
+  ({ goal }: Asked) =>
+  (by: number): CookGoal => ({
+    ...goal,
+    stages: goal.stages.map((stage) => ({ ...stage, celsius: (stage.celsius ?? COOK_MEDIUM_TABLE[stage.medium].usualC) * by })),
+  })
+
+/** What it comes to, in a sentence. */
+function sumUp({ run }: Curve, { goal, brief }: Asked): Fact {
+  const whole = (seconds: number) => Math.round(seconds / 6) / 10
+  const { low, high } = spread(whole(run.cookedS))
+  return say('cook.sum', {
+    ...{ low: figure(low, low < 10 ? 1 : 0), high: minutes(high), core: celsius(Math.round(run.pullC)) },
+    rises: goal.reachedBy === 'rest' && run.peakC - run.pullC >= 1 ? 'yes' : 'no',
+    peak: celsius(Math.round(run.peakC)),
+    long: brief.longCooking ? 'yes' : 'no',
+  })
+}
+
+type Solved = Exclude<SolvedCook, { kind: 'never' }>
+
+function writeSheet(asked: Asked, solved: Solved, request: CookRequest): Cook {
+  const { brief, candidate, piece, goal } = asked
+  const stages = layStages(goal.stages, solved.openS)
+  const rest = layRest(goal.rest)
+  const curve = drawCurve(piece, stages, rest)
+  const { run } = curve
+  const composition = composeFish(candidate, brief)
+  const fatG = readTrait('fat', candidate, brief)?.typical ?? 0
+  const windows = findWindows({ depthMm: piece.depthMm, fatG }, brief)
+  const signs = listSigns(curve, stages, candidate, brief)
+  return {
+    ...{ species: candidate.offer.species, offerId: candidate.offer.id, depthMm: piece.depthMm, startC: piece.startC },
+    ...{ targetC: goal.targetC, doneness: eatsVulnerable(brief) ? 'set' : brief.doneness, reachedBy: goal.reachedBy },
+    composition: { ...composition },
+    properties: { ...computeProperties(composition, TOLD_AT_C) },
+    pull: {
+      minutes: spread(run.cookedS / 60),
+      coreC: run.pullC,
+      probeC: { low: run.pullC, typical: (run.pullC + run.offCoreC) / 2, high: Math.max(run.pullC, run.offCoreC) },
+    },
+    peakC: findPeaks(piece, stages, rest),
+    total: spread(run.peakS / 60),
+    stages: layOut(stages, curve, rest, piece.skin),
+    curve: curve.moments.map((moment) => ({ ...moment })),
+    f70Minutes: run.f70Minutes,
+    logCut: run.f70Minutes / LISTERIA_D70_MIN,
+    signs: [...signs],
+    schools: listSchools(piece, (targetC) => ({ ...goal, ...replan(goal, brief, request, targetC), targetC }), brief),
+    thinEnd: findThinEnd(asked, stages, rest),
+    sensitivity: listSensitivity(piece, goal, heatedBy(asked)),
+    windows: [...windows],
+    schedule: request.serveAt === undefined ? null : listSchedule(request.serveAt, run, stages, windows),
+    cautions: [],
+    sentence: sumUp(curve, asked),
+    engineVersion: ENGINE_VERSION,
+  }
+}
+
+/** A bath stands above what is wanted: where nobody said how warm, it goes with the target. */
+const replan = (goal: CookGoal, brief: NormalisedBrief, { stages }: CookRequest, targetC: number): Pick<CookGoal, 'stages'> => ({
+  stages: stages ? goal.stages : (COOK_PLANS[brief.method]?.(targetC) ?? goal.stages),
+})
+
+/** Why no minutes bring it there, with its place. */
+const refuseNever = (hottestC: number, targetC: number, { stages }: CookRequest): Answer<never> =>
+  refuse(stages ? '/stages' : '/method', say('problem.cook-never', { hottest: celsius(Math.round(hottestC)), target: celsius(targetC) }))
+
+/**
+ * How a fish is cooked for a dish: heat through the piece stage by stage, when to take it out and where it comes to while it rests, what to
+ * look for, the schools of doing it, and what can be done to it before. Times are good to a fifth.
+ * @param request already valid by its schema   @returns the sheet unrounded, or every problem with its place
+ */
+export function answerCook(request: CookRequest, sheet: ChosenSheet, { today }: { readonly today: string }): Answer<Cook> {
+  const { fish, offer: _offer, weightG, startC, stages: _stages, serveAt: _serveAt, ...brief } = request
+  const unjudged = findUnjudged(request)
+  if (unjudged.length > 0) return { ok: false, error: unjudged }
+  const asked = parseStages(request)
+  if (!asked.ok) return asked
+  const laid = createBoard(brief, keepSpecies(sheet, fish), today)
+  if (!laid.ok) return laid
+  const found = findEntry(request, laid.value)
+  if (!found.ok) return found
+  const { brief: dish } = laid.value
+  const { candidate, gates } = found.value.entry
+  const usual = findGoal(dish)
+  const base = usual ?? { targetC: findTargetC(dish), reachedBy: 'rest' as const, stages: [], rest: USUAL_REST }
+  const goal: CookGoal = { ...base, ...asked.value }
+  if (goal.stages.length === 0) return refuse('/method', say('problem.cook-no-heat-known', { method: term('method', dish.method) }))
+  const piece = createPiece(
+    candidate,
+    dish,
+    goal.stages.map(({ medium }) => medium),
+    { thicknessMm: request.thicknessMm, weightG, startC },
+  )
+  if (piece.depthMm > MOST_DEPTH_MM) return refuse('/weightG', say('problem.cook-thick', { depth: length(MOST_DEPTH_MM) }))
+  const guess = solvePull(piece, goal, QUICK)
+  const solved =
+    guess.kind === 'solved' ? solvePull(piece, goal, FINE, guess.openS) : guess.kind === 'never' ? guess : solvePull(piece, goal, FINE)
+  if (solved.kind === 'never') return refuseNever(solved.hottestC, goal.targetC, request)
+  const written = writeSheet({ brief: dish, candidate, piece, goal }, solved, request)
+  return {
+    ok: true,
+    value: {
+      ...written,
+      cautions: [
+        ...gates.map((gate) => ({ kind: gate, sentence: describeGate(gate, candidate, dish) })),
+        ...findCautions(candidate.offer, dish),
+        ...listCookCautions(layStages(goal.stages, solved.openS), dish),
+      ],
+    },
+  }
+}

@@ -1,0 +1,2 @@
+export { answerCook } from './answerCook.ts'
+export { clockBefore } from './schedule.ts'

@@ -1,0 +1,110 @@
+import { COOK_MEDIUM_TABLE } from '../tables/cookMedia.ts'
+import type { PlannedStage } from '../tables/cookPlans.ts'
+import { runCook, type LaidStage, type Piece, type Run, type RunOptions } from './runCook.ts'
+
+/** A plan and what it is for. */
+export interface CookGoal {
+  readonly stages: readonly PlannedStage[]
+  readonly rest: PlannedStage
+  /** Wanted in the middle, degrees C. */
+  readonly targetC: number
+  /** Whether it has to be there when it is taken out, or may come while it rests. */
+  readonly reachedBy: 'pull' | 'rest'
+}
+/** How the minutes were found. */
+export type SolvedCook =
+  | { readonly kind: 'solved'; readonly openS: number; readonly run: Run }
+  /** Every minute is fixed by the plan. */
+  | { readonly kind: 'fixed'; readonly openS: 0; readonly run: Run }
+  /** The fixed minutes alone take it past the target. */
+  | { readonly kind: 'past'; readonly openS: 0; readonly run: Run }
+  /** No time brings the middle there. */
+  | { readonly kind: 'never'; readonly hottestC: number }
+
+const celsiusOf = ({ medium, celsius }: PlannedStage): number => celsius ?? COOK_MEDIUM_TABLE[medium].usualC
+
+/** A plan with its open minutes shared out. @param openS minutes that are not fixed, together, s */
+export const layStages = (stages: readonly PlannedStage[], openS: number): readonly LaidStage[] =>
+  stages.map((stage) => ({
+    ...{ medium: stage.medium, celsius: celsiusOf(stage), turned: stage.turned ?? false },
+    seconds: stage.minutes === undefined ? (stage.share ?? 0) * openS : stage.minutes * 60,
+  }))
+
+export const layRest = (rest: PlannedStage): LaidStage => ({
+  ...{ medium: rest.medium, celsius: celsiusOf(rest) },
+  seconds: 0,
+  turned: false,
+})
+
+const FIRST_GUESS_S = 240
+/** Time grows about so with depth. */
+const depthOver = ({ depthMm }: Piece): number => Math.max(0.3, (depthMm / 20) ** 1.7)
+/** How near a guess is that was found on a coarser grid, as a share. */
+const NEAR_GUESS = 0.02
+/** Nobody waits longer for a piece of fish, s. */
+const LONGEST_S = 6 * 3600
+/** Minutes are found to this share of themselves, or the temperature to this much, K. */
+const NEAR_SHARE = 0.002
+const NEAR_K = 0.02
+const MOST_ROUNDS = 40
+
+/** The hottest that the middle could come to in a plan, degrees C. */
+const hottestOf = (stages: readonly PlannedStage[]): number =>
+  Math.max(
+    ...stages.map((stage) => {
+      const { around, above, below } = COOK_MEDIUM_TABLE[stage.medium].faces(celsiusOf(stage), {
+        ...{ skinBelow: false, skinAbove: false, searedAbove: false },
+      })
+      return Math.max(...[around, above, below].map(({ mediumC, capC = Infinity }) => Math.min(mediumC, capC)))
+    }),
+  )
+
+interface Tried {
+  readonly openS: number
+  readonly run: Run
+  /** Above the target, K. */
+  readonly over: number
+}
+
+/**
+ * The minutes of a plan that are not fixed, such that the middle comes to the target: a root of a function that rises with time, bracketed,
+ * then by regula falsi with halving of the end that stays (Illinois).
+ * @param nearS the same on a coarser grid, s
+ */
+export function solvePull(piece: Piece, goal: CookGoal, options: RunOptions, nearS?: number): SolvedCook {
+  const { stages, rest, targetC, reachedBy } = goal
+  const attempt = (openS: number): Tried => {
+    const run = runCook(piece, layStages(stages, openS), layRest(rest), options)
+    return { openS, run, over: (reachedBy === 'pull' ? run.pullC : run.peakC) - targetC }
+  }
+  const fixed = attempt(0)
+  if (stages.every(({ minutes }) => minutes !== undefined)) return { kind: 'fixed', openS: 0, run: fixed.run }
+  if (fixed.over >= 0) return { kind: 'past', openS: 0, run: fixed.run }
+  if (hottestOf(stages) <= targetC) return { kind: 'never', hottestC: hottestOf(stages) }
+  let low = nearS === undefined ? fixed : attempt(nearS * (1 - NEAR_GUESS))
+  if (low.over >= 0) low = fixed
+  let high = attempt(nearS === undefined ? FIRST_GUESS_S * depthOver(piece) : nearS * (1 + NEAR_GUESS))
+  while (high.over < 0 && high.openS < LONGEST_S) {
+    low = high
+    high = attempt(high.openS * 1.7)
+  }
+  if (high.over < 0) return { kind: 'never', hottestC: high.run.peakC }
+  let [lowWeight, highWeight, last] = [1, 1, 0]
+  for (let i = 0; i < MOST_ROUNDS && high.openS - low.openS > NEAR_SHARE * high.openS; i += 1) {
+    const [a, b] = [low.over * lowWeight, high.over * highWeight]
+    const found = attempt(low.openS + ((high.openS - low.openS) * -a) / (b - a))
+    if (Math.abs(found.over) < NEAR_K) return { kind: 'solved', openS: found.openS, run: found.run }
+    if (found.over < 0) {
+      low = found
+      lowWeight = 1
+      highWeight = last < 0 ? highWeight / 2 : 1
+      last = -1
+    } else {
+      high = found
+      highWeight = 1
+      lowWeight = last > 0 ? lowWeight / 2 : 1
+      last = 1
+    }
+  }
+  return { kind: 'solved', openS: high.openS, run: high.run }
+}

@@ -1,0 +1,2 @@
+export { computeUptake } from './diffusion.ts'
+export { findWindows } from './findWindows.ts'
