@@ -25,6 +25,7 @@ const LookPage = lazy(() => import('./features/counter/LookPage.tsx'))
 const DishCounterPage = lazy(() => import('./features/counter/DishCounterPage.tsx'))
 const ColdPage = lazy(() => import('./features/cold/ColdPage.tsx'))
 const DishColdPage = lazy(() => import('./features/cold/DishColdPage.tsx'))
+const CookPage = lazy(() => import('./features/cook/CookPage.tsx'))
 const CoverCardPage = lazy(() => import('./features/coverCard/CoverCardPage.tsx'))
 const SwapMapPage = lazy(() => import('./features/swapMap/SwapMapPage.tsx'))
 const SlabPage = lazy(() => import('./features/slab/SlabPage.tsx'))
@@ -58,6 +59,7 @@ export function App() {
             <Route path="/dishes/:id/year" element={<YearPage />} />
             <Route path="/dishes/:id/counter" element={<DishCounterPage />} />
             <Route path="/dishes/:id/cold" element={<DishColdPage />} />
+            <Route path="/dishes/:id/cook" element={<CookPage />} />
             <Route path="/dishes/:id/:room" element={<LaterPage />} />
             <Route path="/fish/:species" element={<FishFirstPage />} />
             <Route path="/book" element={<BookPage />} />

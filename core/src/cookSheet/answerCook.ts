@@ -1,4 +1,4 @@
-import type { CookRequest, Fact, Result } from '@tender-gill/contract'
+import type { CookRequest, Fact, Gate, Range, Result } from '@tender-gill/contract'
 import {
   composeFish,
   createPiece,
@@ -10,7 +10,6 @@ import {
   QUICK,
   runCook,
   solvePull,
-  FINE,
   type CookGoal,
   type LaidStage,
   type Piece,
@@ -95,10 +94,11 @@ const heatedBy =
 
 /** What it comes to, in a sentence. */
 function sumUp({ run }: Curve, { goal, brief }: Asked): Fact {
-  const whole = (seconds: number) => Math.round(seconds / 6) / 10
-  const { low, high } = spread(whole(run.cookedS))
+  // As a cook says them: halves below ten, whole above.
+  const whole = (seconds: number) => (seconds < 600 ? Math.round(seconds / 30) / 2 : Math.round(seconds / 60))
+  const { low, high } = spread(run.cookedS)
   return say('cook.sum', {
-    ...{ low: figure(low, low < 10 ? 1 : 0), high: minutes(high), core: celsius(Math.round(run.pullC)) },
+    ...{ low: figure(whole(low), 1), high: minutes(whole(high)), core: celsius(Math.round(run.pullC)) },
     rises: goal.reachedBy === 'rest' && run.peakC - run.pullC >= 1 ? 'yes' : 'no',
     peak: celsius(Math.round(run.peakC)),
     long: brief.longCooking ? 'yes' : 'no',
@@ -154,12 +154,12 @@ const replan = (goal: CookGoal, brief: NormalisedBrief, { stages }: CookRequest,
 const refuseNever = (hottestC: number, targetC: number, { stages }: CookRequest): Answer<never> =>
   refuse(stages ? '/stages' : '/method', say('problem.cook-never', { hottest: celsius(Math.round(hottestC)), target: celsius(targetC) }))
 
-/**
- * How a fish is cooked for a dish: heat through the piece stage by stage, when to take it out and where it comes to while it rests, what to
- * look for, the schools of doing it, and what can be done to it before. Times are good to a fifth.
- * @param request already valid by its schema   @returns the sheet unrounded, or every problem with its place
- */
-export function answerCook(request: CookRequest, sheet: ChosenSheet, { today }: { readonly today: string }): Answer<Cook> {
+/** A dish, a fish of it and how it goes, with its minutes found; every problem with its place where it cannot be. */
+function layCook(
+  request: CookRequest,
+  sheet: ChosenSheet,
+  today: string,
+): Answer<Asked & { readonly solved: Solved; readonly gates: readonly Gate[] }> {
   const { fish, offer: _offer, weightG, startC, stages: _stages, serveAt: _serveAt, ...brief } = request
   const unjudged = findUnjudged(request)
   if (unjudged.length > 0) return { ok: false, error: unjudged }
@@ -171,31 +171,58 @@ export function answerCook(request: CookRequest, sheet: ChosenSheet, { today }: 
   if (!found.ok) return found
   const { brief: dish } = laid.value
   const { candidate, gates } = found.value.entry
-  const usual = findGoal(dish)
-  const base = usual ?? { targetC: findTargetC(dish), reachedBy: 'rest' as const, stages: [], rest: USUAL_REST }
+  const base = findGoal(dish) ?? { targetC: findTargetC(dish), reachedBy: 'rest' as const, stages: [], rest: USUAL_REST }
   const goal: CookGoal = { ...base, ...asked.value }
   if (goal.stages.length === 0) return refuse('/method', say('problem.cook-no-heat-known', { method: term('method', dish.method) }))
-  const piece = createPiece(
-    candidate,
-    dish,
-    goal.stages.map(({ medium }) => medium),
-    { thicknessMm: request.thicknessMm, weightG, startC },
-  )
+  const media = goal.stages.map(({ medium }) => medium)
+  const piece = createPiece(candidate, dish, media, { thicknessMm: request.thicknessMm, weightG, startC })
   if (piece.depthMm > MOST_DEPTH_MM) return refuse('/weightG', say('problem.cook-thick', { depth: length(MOST_DEPTH_MM) }))
-  const guess = solvePull(piece, goal, QUICK)
-  const solved =
-    guess.kind === 'solved' ? solvePull(piece, goal, FINE, guess.openS) : guess.kind === 'never' ? guess : solvePull(piece, goal, FINE)
+  // The minutes every face tells; the curve is then drawn on the fine grid for the same stages.
+  const solved = solvePull(piece, goal, QUICK)
   if (solved.kind === 'never') return refuseNever(solved.hottestC, goal.targetC, request)
-  const written = writeSheet({ brief: dish, candidate, piece, goal }, solved, request)
-  return {
-    ok: true,
-    value: {
-      ...written,
-      cautions: [
-        ...gates.map((gate) => ({ kind: gate, sentence: describeGate(gate, candidate, dish) })),
-        ...findCautions(candidate.offer, dish),
-        ...listCookCautions(layStages(goal.stages, solved.openS), dish),
-      ],
-    },
-  }
+  return { ok: true, value: { brief: dish, candidate, piece, goal, solved, gates } }
+}
+
+/**
+ * How a fish is cooked for a dish: heat through the piece stage by stage, when to take it out and where it comes to while it rests, what to
+ * look for, the schools of doing it, and what can be done to it before. Times are good to a fifth.
+ * @param request already valid by its schema   @returns the sheet unrounded, or every problem with its place
+ */
+export function answerCook(request: CookRequest, sheet: ChosenSheet, { today }: { readonly today: string }): Answer<Cook> {
+  const laid = layCook(request, sheet, today)
+  if (!laid.ok) return laid
+  const { brief, candidate, goal, solved, gates } = laid.value
+  const cautions = [
+    ...gates.map((gate) => ({ kind: gate, sentence: describeGate(gate, candidate, brief) })),
+    ...findCautions(candidate.offer, brief),
+    ...listCookCautions(layStages(goal.stages, solved.openS), brief),
+  ]
+  return { ok: true, value: { ...writeSheet(laid.value, solved, request), cautions } }
+}
+
+/** Another fish in the same pan. */
+export interface CookedInstead {
+  readonly species: string
+  readonly common: string
+  readonly offerId: string
+  readonly depthMm: number
+  readonly minutes: Range
+  readonly pullC: number
+}
+
+/** Other fish cooked as one is, by the same stages: those of which minutes can be told, in the order asked. */
+export function cookInstead(
+  request: CookRequest,
+  others: readonly { readonly species: string; readonly offerId: string }[],
+  sheet: ChosenSheet,
+  { today }: { readonly today: string },
+): readonly CookedInstead[] {
+  const { thicknessMm: _cut, weightG: _weight, ...same } = request
+  return others.flatMap(({ species, offerId }) => {
+    const laid = layCook({ ...same, fish: species, offer: offerId }, sheet, today)
+    if (!laid.ok) return []
+    const { candidate, piece, solved } = laid.value
+    const { common } = candidate.offer
+    return [{ species, common, offerId, depthMm: piece.depthMm, minutes: spread(solved.run.cookedS / 60), pullC: solved.run.pullC }]
+  })
 }

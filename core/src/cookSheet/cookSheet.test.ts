@@ -23,7 +23,7 @@ describe('a cook sheet', () => {
   it.each(METHODS)('of %s brings the middle to the target, by rest or in the heat, and tells times to a fifth', (method) => {
     const sheet = cook({ method })
     expect(sheet.targetC).toBe(DONE_C.set)
-    expect(Math.abs(sheet.peakC.typical - sheet.targetC)).toBeLessThan(0.4)
+    expect(Math.abs(sheet.peakC.typical - sheet.targetC)).toBeLessThan(0.6)
     expect(sheet.peakC.low).toBeLessThan(sheet.peakC.typical)
     expect(sheet.peakC.high).toBeGreaterThan(sheet.peakC.typical)
     expect(sheet.pull.coreC).toBeLessThanOrEqual(sheet.targetC + 0.1)
@@ -50,7 +50,7 @@ describe('a cook sheet', () => {
     const sheet = cook({ stages: [{ medium: 'pan', minutes: 3 }, { medium: 'hot-pan-in-oven', turned: true }, { medium: 'rest-foil' }] })
     expect(sheet.stages.map(({ medium }) => medium)).toEqual(['pan', 'hot-pan-in-oven', 'rest-foil'])
     expect(sheet.stages[0]?.toMinutes).toBeCloseTo(3, 9)
-    expect(Math.abs(sheet.peakC.typical - DONE_C.set)).toBeLessThan(0.4)
+    expect(Math.abs(sheet.peakC.typical - DONE_C.set)).toBeLessThan(0.6)
     const fixed = cook({ stages: [{ medium: 'water', minutes: 4 }] })
     expect(fixed.pull.minutes.typical).toBeCloseTo(4, 6)
     expect(fixed.peakC.typical).toBeLessThan(DONE_C.set)
@@ -80,7 +80,7 @@ describe('a cook sheet', () => {
   it('leaves nothing to the rest where somebody vulnerable eats, and closes the moist school', () => {
     const sheet = cook({ diners: { children: 2 } })
     expect(sheet).toMatchObject({ targetC: DONE_C.set, doneness: 'set', reachedBy: 'pull' })
-    expect(Math.abs(sheet.pull.coreC - DONE_C.set)).toBeLessThan(0.4)
+    expect(Math.abs(sheet.pull.coreC - DONE_C.set)).toBeLessThan(0.6)
     expect(sheet.schools.find(({ doneness }) => doneness === 'moist')?.closed).toBe(true)
     expect(cook({ diners: { children: 2 } }).pull.minutes.typical).toBeGreaterThan(cook().pull.minutes.typical)
   })

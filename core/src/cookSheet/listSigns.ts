@@ -3,6 +3,7 @@ import { celsius, minutes, say, type Cook, type NormalisedBrief } from '../facts
 import type { LaidStage } from '../cooking/index.ts'
 import { TIME_ERROR } from '../tables/cookPlans.ts'
 import { COOK_MEDIUM_TABLE } from '../tables/cookMedia.ts'
+import { WITH_SKIN } from '../tables/formats.ts'
 import { METHOD_TABLE } from '../tables/methods.ts'
 import { readTrait, type Candidate } from '../traits/index.ts'
 import type { Curve } from './drawCurve.ts'
@@ -29,7 +30,7 @@ export function listSigns(curve: Curve, stages: readonly LaidStage[], candidate:
   const oneSided = first !== undefined && COOK_MEDIUM_TABLE[first.medium].oneSided
   const side = oneSided ? 'one' : 'both'
   if (first && oneSided && stages.length > 1)
-    add('turn', first.seconds, say('look.turn', { skin: brief.skin !== 'off' && brief.format !== 'fillet-skinless' ? 'yes' : 'no' }))
+    add('turn', first.seconds, say('look.turn', { skin: brief.skin !== 'off' && WITH_SKIN.has(brief.format) ? 'yes' : 'no' }))
   if (METHOD_TABLE[brief.method].heat !== 'fat' && brief.format !== 'whole') {
     add('third', curve.opaqueAtS(1 / 3), say('look.third', { side }))
     add('two-thirds', curve.opaqueAtS(2 / 3), say('look.two-thirds', { side }))

@@ -39,8 +39,6 @@ export const layRest = (rest: PlannedStage): LaidStage => ({
 const FIRST_GUESS_S = 240
 /** Time grows about so with depth. */
 const depthOver = ({ depthMm }: Piece): number => Math.max(0.3, (depthMm / 20) ** 1.7)
-/** How near a guess is that was found on a coarser grid, as a share. */
-const NEAR_GUESS = 0.02
 /** Nobody waits longer for a piece of fish, s. */
 const LONGEST_S = 6 * 3600
 /** Minutes are found to this share of themselves, or the temperature to this much, K. */
@@ -69,9 +67,8 @@ interface Tried {
 /**
  * The minutes of a plan that are not fixed, such that the middle comes to the target: a root of a function that rises with time, bracketed,
  * then by regula falsi with halving of the end that stays (Illinois).
- * @param nearS the same on a coarser grid, s
  */
-export function solvePull(piece: Piece, goal: CookGoal, options: RunOptions, nearS?: number): SolvedCook {
+export function solvePull(piece: Piece, goal: CookGoal, options: RunOptions): SolvedCook {
   const { stages, rest, targetC, reachedBy } = goal
   const attempt = (openS: number): Tried => {
     const run = runCook(piece, layStages(stages, openS), layRest(rest), options)
@@ -81,9 +78,8 @@ export function solvePull(piece: Piece, goal: CookGoal, options: RunOptions, nea
   if (stages.every(({ minutes }) => minutes !== undefined)) return { kind: 'fixed', openS: 0, run: fixed.run }
   if (fixed.over >= 0) return { kind: 'past', openS: 0, run: fixed.run }
   if (hottestOf(stages) <= targetC) return { kind: 'never', hottestC: hottestOf(stages) }
-  let low = nearS === undefined ? fixed : attempt(nearS * (1 - NEAR_GUESS))
-  if (low.over >= 0) low = fixed
-  let high = attempt(nearS === undefined ? FIRST_GUESS_S * depthOver(piece) : nearS * (1 + NEAR_GUESS))
+  let low = fixed
+  let high = attempt(FIRST_GUESS_S * depthOver(piece))
   while (high.over < 0 && high.openS < LONGEST_S) {
     low = high
     high = attempt(high.openS * 1.7)

@@ -351,6 +351,21 @@ export const FACT_PARAMS = {
   'window.cure.short': [],
   'window.cure.long': [],
 
+  // What hands do before the pan.
+  'hands.spines': ['spines'],
+  'hands.pin-bones': ['fewest', 'most', 'share', 'slant', 'out'],
+  'hands.scale': [],
+  'hands.fins': [],
+  'hands.gut': [],
+  'hands.blood': [],
+  'hands.fillet-round': [],
+  'hands.fillet-flat': [],
+  'hands.steaks': [],
+  'hands.skin': [],
+  'hands.dry': [],
+  'hands.keep': [],
+  'hands.at-table': [],
+
   // Several fish together.
   'pot.too-few': ['fish', 'wanted'],
   'pot.unfilled': ['roles'],

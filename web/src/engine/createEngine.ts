@@ -43,6 +43,7 @@ import {
   type Relative,
 } from '@tender-gill/core'
 import { createWords, readReader, type Words } from '@tender-gill/words'
+import { createCookAnswers } from './cookAnswers.ts'
 import { createCounterAnswers } from './counterAnswers.ts'
 import { listBookRows, type BookRow } from './bookRows.ts'
 import type { FishHit, SharedName } from '@tender-gill/names'
@@ -282,6 +283,7 @@ export function createEngine(shelf: SheetShelf) {
       return answer.ok ? answer.value : null
     },
     ...createCounterAnswers({ open, tell }),
+    ...createCookAnswers({ open, tell }),
     search: async (ref: SheetRef, text: string): Promise<readonly FishHit[]> => (await open(ref)).search().find(text),
     sharedName: async (ref: SheetRef, text: string): Promise<SharedName | null> => (await open(ref)).search().findShared(text),
     /** The book as lines, with the best fit of each fish for each way of cooking. */

@@ -5,6 +5,7 @@ import { INK } from '../theme.ts'
 import { Notices } from '../notices/index.ts'
 import { OutdatedNotice } from '../offline/index.ts'
 import { OutboxNotice } from '../outbox/index.ts'
+import { TimersBar } from '../timers/index.ts'
 import { ConnectionNotice } from './ConnectionNotice.tsx'
 import { FirstRun } from './FirstRun.tsx'
 import { FloatLine } from './FloatLine.tsx'
@@ -49,6 +50,7 @@ export function Shell({ children }: { readonly children: ReactNode }) {
       <Box component="main" id="page" tabIndex={-1} sx={{ outline: 'none', flex: 1, p: { xs: 1, md: '8px 20px 20px' } }}>
         {isKitchen ? children : <NoKitchen />}
       </Box>
+      <TimersBar />
       <Notices />
       {showing && (
         <Suspense fallback={null}>

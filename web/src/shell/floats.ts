@@ -20,8 +20,8 @@ export const FLOATS: readonly Float[] = [
     slug: 'cook',
     label: 'Cook',
     key: 'k',
-    built: false,
-    will: 'the heat through the real thickness, when to turn and when to take it out',
+    built: true,
+    will: '',
   },
   { slug: 'house-book', label: 'House book', key: 'h', built: false, will: 'what was bought, how it was, and whether the swap worked' },
 ]

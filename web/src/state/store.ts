@@ -6,6 +6,7 @@ import { keepRecords } from '../api/keepRecords.ts'
 import { kitchenReducer } from '../kitchen/index.ts'
 import { describeFailure, noticesReducer, said } from '../notices/index.ts'
 import { createOutboxKeeper, outboxReducer, readOutbox } from '../outbox/index.ts'
+import { createTimersKeeper, readTimers, timersReducer } from '../timers/index.ts'
 import { createDocumentKeeper, DOCUMENT_COMMANDS, documentsReducer, historyReducer, readDrafts } from '../documents/index.ts'
 
 /** Commands whose refusal is shown where it happened: a form marks its fields, a draft shows both versions. */
@@ -55,10 +56,12 @@ export function createStore({ kitchenId, client, storage, outboxPauseMs }: Store
       kitchen: kitchenReducer,
       notices: noticesReducer,
       outbox: outboxReducer,
+      timers: timersReducer,
     },
     preloadedState: {
       documents: readDrafts(storage, kitchenId),
       outbox: readOutbox(storage, kitchenId),
+      timers: readTimers(storage, kitchenId),
       kitchen: { id: kitchenId, client },
     },
     middleware: (getDefault) => getDefault().prepend(listener.middleware).concat(api.middleware, keepRecords),
@@ -73,6 +76,7 @@ export function createStore({ kitchenId, client, storage, outboxPauseMs }: Store
     },
   })
   createDocumentKeeper({ store, listener, storage, kitchenId })
+  createTimersKeeper({ store, listener, storage, kitchenId })
   createOutboxKeeper({
     store,
     listener,

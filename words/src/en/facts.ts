@@ -290,7 +290,7 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'look.through': 'no glassy line left in the middle',
   'look.flakes': 'flakes part under a light press',
   'look.springs': 'it springs back under a finger, and gives no more in the middle than at the edge',
-  'look.beads': 'white beads come out: it is going past',
+  'look.beads': 'white beads come out of the flesh: it is as far as it should go',
   'look.take-out':
     'take it out: {from} to {to} with the probe {place, select, back {in the thick of the back, beside the bone, from above} above {in the middle of the thickest part, in from the side} other {in the middle of the thickest part}}',
   'look.rest': 'hottest in the middle after {minutes} of rest',
@@ -328,6 +328,24 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
     'As much sugar as salt, all round it, weighted, in the fridge, turned once; rinse and dry. Sour and salt do not make raw fish safe.',
   'window.cure.short': 'Soft and bland in the middle; it slices badly.',
   'window.cure.long': 'Hard and too salty at the edge. Sour and salt do not make raw fish safe.',
+  'hands.spines': `{spines} Thick gloves, scissors first. A prick: rinse it, let it bleed; of stinging spines into water as hot as can be borne, and to a doctor if it swells or you feel unwell. ${ADVICE}`,
+  'hands.pin-bones':
+    'Between {fewest} and {most} in a side, in the first {share} % of it from the head end. {slant, select, up {They stand nearly straight: feel with a fingertip, draw straight up.} slanting {They slant towards the head: draw along their slant, towards the head, the other hand holding the flesh down.} other {They lie flat and fine: draw towards the head, or leave what softens in the heat.}}{out, select, yes { Or cut a narrow strip out with them in it.} other {}}',
+  'hands.scale':
+    'Scale it under water or in a bag, with the back of a knife, from tail to head; run a finger against the grain to find what is left.',
+  'hands.fins': 'Cut the fins off with scissors, from tail to head, before they cut you.',
+  'hands.gut': 'Open it from the vent to the chin with the point alone, lift everything out, and do not break the gall.',
+  'hands.blood': 'Scrape the dark blood from along the spine with a thumb or a spoon, and rinse briefly: it is what tastes strong.',
+  'hands.fillet-round':
+    'Cut behind the gill and the fin down to the spine, turn the blade flat, and draw it along the bones to the tail in long strokes; lift over the ribs. Blade away from the hand that holds.',
+  'hands.fillet-flat':
+    'Cut down the middle line to the spine, then lay the blade flat and stroke outwards along the bones: two fillets from each side. Blade away from the hand that holds.',
+  'hands.steaks': 'Cut across, all as thick: a firm knife to the spine, a tap on its back to go through it. Tail ends go elsewhere.',
+  'hands.skin': 'Skin down, tail end to you: cut to the skin, hold it taut, and push the blade flat along it with a slight saw.',
+  'hands.dry': 'Dry it all over with a cloth: what is wet steams before it browns, and sticks.',
+  'hands.keep': 'Keep the frame and the head without its gills for broth, the trim for mince, the belly for itself.',
+  'hands.at-table':
+    'At the table: along the middle line first, lift the upper half-fillets off the bones to both sides, take the tail and lift the whole frame away, then the lower fillet. Look for small bones at the edges.',
   'cold.left': '{left} on ice left ({low} to {high}).',
   'cold.spent':
     'Past its time by {days, plural, =0 {less than an hour} =1 {a day} other {# days}} on ice{doubt, select, yes {; it would do only if it was younger than usual when bought} other {}}.',

@@ -1,0 +1,1 @@
+export { listHandTasks, type HandWork } from './listHandTasks.ts'

@@ -1,0 +1,70 @@
+import type { Cook, CookRequest, CookStage, Problem, Result, TakenFish } from '@tender-gill/contract'
+import type { CookedInstead } from '@tender-gill/core'
+import { useSearchParams } from 'react-router'
+import { nameQuestion, useAnswer, useSheet } from '../../engine/index.ts'
+import type { Dish } from '../../state/useDish.ts'
+import { readStages, writeStages } from './stagesInAddress.ts'
+
+/** What is said of the piece and its stages besides the dish; it stands in the address. */
+export interface CookHow {
+  readonly stages: readonly CookStage[] | undefined
+  readonly thicknessMm: number | undefined
+  readonly weightG: number | undefined
+  readonly startC: number | undefined
+}
+type Figure = 'thicknessMm' | 'weightG' | 'startC'
+const NAMES: Record<Figure, string> = { thicknessMm: 'thick', weightG: 'weighs', startC: 'from' }
+
+const readFigure = (text: string | null): number | undefined => {
+  const value = text === null || text === '' ? NaN : Number(text)
+  return Number.isFinite(value) ? value : undefined
+}
+
+/** How a piece is cooked, kept in the address so that a reload or a link finds it again. */
+export function useCookHow() {
+  const [search, setSearch] = useSearchParams()
+  const set = (name: string, value: string | undefined) =>
+    setSearch(
+      (params) => {
+        if (value === undefined || value === '') params.delete(name)
+        else params.set(name, value)
+        return params
+      },
+      { replace: true },
+    )
+  const how: CookHow = {
+    stages: readStages(search.get('stages')),
+    ...{ thicknessMm: readFigure(search.get(NAMES.thicknessMm)), weightG: readFigure(search.get(NAMES.weightG)) },
+    startC: readFigure(search.get(NAMES.startC)),
+  }
+  return {
+    how,
+    setStages: (stages: readonly CookStage[] | undefined) => set('stages', stages && writeStages(stages)),
+    setFigure: (figure: Figure, value: number | null) => set(NAMES[figure], value === null ? undefined : String(value)),
+  }
+}
+
+export interface ShownCook {
+  readonly request: CookRequest
+  readonly answer: Result<Cook, readonly Problem[]> | undefined
+  readonly instead: readonly CookedInstead[] | undefined
+  /** An answer to an earlier question is still shown. */
+  readonly stale: boolean
+}
+
+/** The cook sheet of a fish of a dish, and its stand-ins in the same pan. */
+export function useCook({ brief }: Pick<Dish, 'brief'>, taken: TakenFish, { stages, thicknessMm, weightG, startC }: CookHow): ShownCook {
+  const sheet = useSheet(brief.date)
+  const request: CookRequest = {
+    ...brief,
+    ...{ fish: taken.species, offer: taken.offerId },
+    ...(thicknessMm !== undefined && { thicknessMm }),
+    ...(weightG !== undefined && { weightG }),
+    ...(startC !== undefined && { startC }),
+    ...(stages && { stages: [...stages] }),
+  }
+  const key = nameQuestion(request)
+  const answer = useAnswer(sheet, key, (desk) => desk.cook(request))
+  const instead = useAnswer(sheet, answer?.value.ok ? key : null, (desk) => desk.cookInstead(request), 300)
+  return { request, answer: answer?.value, instead: instead?.value, stale: answer !== undefined && answer.key !== key }
+}

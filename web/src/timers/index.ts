@@ -1,0 +1,5 @@
+export { sayLeft } from './sayLeft.ts'
+export { TimersBar } from './TimersBar.tsx'
+export { createTimersKeeper, readTimers } from './timersKeeper.ts'
+export { timersReducer, timersRead, type Timer, type Timers } from './timersSlice.ts'
+export { useNow, useTimers } from './useTimers.ts'
