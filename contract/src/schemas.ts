@@ -13,6 +13,7 @@ import { ColdPlaceInput, ColdPlaceRecord, ColdReading, LotInput, LotRecord, Read
 import { CoverCard } from './coverCard.ts'
 import { Amounts, AmountsRequest } from './amounts.ts'
 import { Cook, CookRequest } from './cook.ts'
+import { RunCalendarRequest } from './runSheet.ts'
 import { Brief, Recipe, StandInsRequest } from './brief.ts'
 import { Decision, DecisionDetail, DecisionInput, DecisionRerun } from './decisions.ts'
 import { LineUp } from './lineUp.ts'
@@ -145,6 +146,7 @@ export const schemas = {
   AmountsRequest,
   Cook,
   CookRequest,
+  RunCalendarRequest,
   Cold,
   ColdPlaceInput,
   ColdPlaceRecord,

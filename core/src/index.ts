@@ -141,3 +141,14 @@ export { COOK_MEDIUM_TABLE } from './tables/cookMedia.ts'
 export { COOK_PLANS } from './tables/cookPlans.ts'
 export { listHandTasks, type HandWork } from './hands/index.ts'
 export { findPinBones, type PinBones } from './tables/pinBones.ts'
+export {
+  planRun,
+  type Places,
+  type RunClash,
+  type RunDish,
+  type RunPlace,
+  type RunPlan,
+  type RunRow,
+  type RunTask,
+} from './runSheet/index.ts'
+export { USUAL_PLACES } from './tables/kitchenRun.ts'

@@ -26,6 +26,7 @@ const DishCounterPage = lazy(() => import('./features/counter/DishCounterPage.ts
 const ColdPage = lazy(() => import('./features/cold/ColdPage.tsx'))
 const DishColdPage = lazy(() => import('./features/cold/DishColdPage.tsx'))
 const CookPage = lazy(() => import('./features/cook/CookPage.tsx'))
+const RunSheetPage = lazy(() => import('./features/runSheet/RunSheetPage.tsx'))
 const CoverCardPage = lazy(() => import('./features/coverCard/CoverCardPage.tsx'))
 const SwapMapPage = lazy(() => import('./features/swapMap/SwapMapPage.tsx'))
 const SlabPage = lazy(() => import('./features/slab/SlabPage.tsx'))
@@ -81,6 +82,7 @@ export function App() {
             <Route path="/cold" element={<ColdPage />} />
             <Route path="/counter" element={<CounterPage />} />
             <Route path="/counter/look" element={<LookPage />} />
+            <Route path="/run-sheet" element={<RunSheetPage />} />
             <Route path="/cover-card" element={<CoverCardPage />} />
             <Route path="/house" element={<HousePage />} />
             <Route path="*" element={<LaterPage />} />

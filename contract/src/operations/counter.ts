@@ -43,6 +43,13 @@ export const counter = {
     output: 'FileText',
     reads: ['lot', 'coldPlace', 'coldReading', 'serving'],
   }),
+  runCalendar: question({
+    method: 'POST',
+    path: '/run-calendar',
+    summary: 'A run sheet as iCalendar',
+    input: 'RunCalendarRequest',
+    output: 'FileText',
+  }),
   keepReadings: command({
     method: 'POST',
     path: '/cold-places/{id}/readings',

@@ -351,6 +351,9 @@ export const FACT_PARAMS = {
   'window.cure.short': [],
   'window.cure.long': [],
 
+  // Several dishes at once.
+  'run.clash': ['place', 'a', 'b'],
+
   // What hands do before the pan.
   'hands.spines': ['spines'],
   'hands.pin-bones': ['fewest', 'most', 'share', 'slant', 'out'],

@@ -6,7 +6,8 @@ import { asFile } from '../http/answered.ts'
 import { coldPlaceMapping, lotMapping } from '../records/mappings.ts'
 import { createRecordRepository } from '../records/recordRepository.ts'
 import { createServingRepository } from '../servings/servingRepository.ts'
-import { listTasks, writeCalendar } from './calendar.ts'
+import { writeCalendar } from '../calendar/writeCalendar.ts'
+import { listTasks } from './listTasks.ts'
 import { coldPlaces, coldReadings } from '../database/schema/index.ts'
 import type { Database } from '../database/openDatabase.ts'
 import { notFound, refuse } from '../http/errors.ts'
@@ -54,7 +55,7 @@ export const createColdHandlers = ({ db, now, books }: Deps): HandlersOf<'coldRe
       ...{ id: serving, dish, eatenMs: date === undefined ? null : atHour(date, SERVICE_HOUR, zone) },
     }))
     const plan = planUseFirst({ lots, places, readings, servings: eaten, offers, nowMs: now().getTime() })
-    const text = writeCalendar(kitchen, listTasks(plan, lots, now().getTime()), now())
+    const text = writeCalendar(kitchen, listTasks(plan, lots, now().getTime()), now(), { what: 'fish', product: 'cold' })
     return asFile(`fish-${today}.ics`, 'text/calendar', text)
   },
   coldReadings: async ({ kitchen, query: { since } }) => {

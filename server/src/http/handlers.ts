@@ -15,6 +15,7 @@ import type { KitchenRepository } from '../kitchens/kitchenRepository.ts'
 import { createLeaningsHandlers } from '../leanings/leaningsHandlers.ts'
 import { createLeaningsRepository } from '../leanings/leaningsRepository.ts'
 import { createMarketFileHandlers } from '../marketFiles/marketFileHandlers.ts'
+import { createRunSheetHandlers } from '../runSheet/runSheetHandlers.ts'
 import { createPriceListHandlers } from '../priceLists/priceListHandlers.ts'
 import { createCheckBrief } from '../records/checks.ts'
 import { createKeptRecords } from '../records/keptRecords.ts'
@@ -47,6 +48,7 @@ export function createHandlers({ db, now, compute, kitchens, feeds, lan }: Handl
     ...createFeedHandlers(feeds),
     ...createMarketFileHandlers({ db, now, compute }),
     ...createBuySheetHandlers(compute),
+    ...createRunSheetHandlers(now),
     ...createPhoneHandlers(db, now, lan),
     coverCard: ({ kitchen, query, signal }) => compute.ask('coverCard', kitchen, query, signal),
     slab: ({ kitchen, query, signal }) => compute.ask('slab', kitchen, query, signal),

@@ -1,5 +1,16 @@
-import type { Cook, CookRequest, Form, Problem, Result } from '@tender-gill/contract'
-import { answerCook, cookInstead, findStandIns, listHandTasks, type CookedInstead, type HandWork } from '@tender-gill/core'
+import type { Brief, Cook, CookRequest, Form, Problem, Result, TakenFish } from '@tender-gill/contract'
+import {
+  answerCook,
+  cookInstead,
+  findStandIns,
+  listHandTasks,
+  planRun,
+  rankLineUp,
+  type CookedInstead,
+  type HandWork,
+  type Places,
+  type RunPlan,
+} from '@tender-gill/core'
 import type { Told, Words } from '@tender-gill/words'
 import type { Laid } from './sheetDesk.ts'
 import type { SheetRef } from './sheetRef.ts'
@@ -12,11 +23,51 @@ interface Deps {
 /** Stand-ins whose minutes are told beside those of a fish. */
 const TOLD = 5
 
+/** A serving that is to be on the table at a minute of the day. */
+export interface AskedToRun {
+  readonly id: string
+  readonly brief: Brief
+  readonly taken: Pick<TakenFish, 'species' | 'offerId'> | null
+  readonly serveAtMin: number
+}
+export interface CookedToRun {
+  readonly cook: Cook
+  readonly common: string
+}
+const leaderOf = (brief: Brief, sheet: Laid['sheet'], today: string): AskedToRun['taken'] => {
+  const answer = rankLineUp(brief, sheet, { today, shares: false, leftOut: false })
+  return answer.ok ? (answer.value.ranked[0] ?? null) : null
+}
+
 /** What is asked of the engine at the stove. */
 export const createCookAnswers = ({ open, tell }: Deps) => ({
   cook: async (ref: SheetRef, request: CookRequest): Promise<Result<Cook, readonly Problem[]>> => {
     const { sheet, today } = await open(ref)
     return tell(answerCook(request, sheet, { today }))
+  },
+  /** Several dishes at once: each with its fish, else the leader of its line-up; those of which no minutes can be told beside them. */
+  runSheet: async (
+    ref: SheetRef,
+    dishes: readonly AskedToRun[],
+    places: Places,
+  ): Promise<{
+    readonly plan: Told<RunPlan>
+    readonly cooked: Readonly<Record<string, CookedToRun>>
+    readonly untold: readonly string[]
+  }> => {
+    const { sheet, today } = await open(ref)
+    const cooked: Record<string, CookedToRun> = {}
+    for (const { id, brief, taken } of dishes) {
+      const fish = taken ?? leaderOf(brief, sheet, today)
+      const answer = fish && tell(answerCook({ ...brief, fish: fish.species, offer: fish.offerId }, sheet, { today }))
+      const common = sheet.offers.find((offer) => offer.id === fish?.offerId)?.common
+      if (answer?.ok && common !== undefined) cooked[id] = { cook: answer.value, common }
+    }
+    const able = dishes.flatMap(({ id, brief, serveAtMin }) => {
+      const one = cooked[id]
+      return one ? [{ id, dish: brief.dish, method: brief.method, covers: brief.covers ?? 1, serveAtMin, cook: one.cook }] : []
+    })
+    return { plan: tell(planRun(able, places)), cooked, untold: dishes.filter(({ id }) => !cooked[id]).map(({ id }) => id) }
   },
   /** What hands do to a fish before the pan; nothing of an offer that is not there. */
   hands: async (

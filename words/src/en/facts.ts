@@ -346,6 +346,8 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'hands.keep': 'Keep the frame and the head without its gills for broth, the trim for mince, the belly for itself.',
   'hands.at-table':
     'At the table: along the middle line first, lift the upper half-fillets off the bones to both sides, take the tail and lift the whole frame away, then the lower fillet. Look for small bones at the edges.',
+  'run.clash':
+    '{a} and {b} want {place, select, burner {more burners than there are} oven {one oven at two temperatures} steamer {one steamer} bath {one bath} fryer {one fryer} grill {one grill} broiler {one broiler} other {one pair of hands}} at once: serve one of them later, or find another.',
   'cold.left': '{left} on ice left ({low} to {high}).',
   'cold.spent':
     'Past its time by {days, plural, =0 {less than an hour} =1 {a day} other {# days}} on ice{doubt, select, yes {; it would do only if it was younger than usual when bought} other {}}.',

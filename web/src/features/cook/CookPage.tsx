@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography'
 import type { Cook, CookStage, RankedFish, TakenFish } from '@tender-gill/contract'
 import { listTaken } from '@tender-gill/core'
 import { useMemo, type ReactNode } from 'react'
-import { Link, useSearchParams } from 'react-router'
+import { Link } from 'react-router'
 import { useOffers } from '../../engine/index.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
 import { describeProblem } from '../../parts/dishWords.ts'
@@ -14,6 +14,7 @@ import { NumberField } from '../../parts/NumberField.tsx'
 import { OneOf } from '../../parts/OneOf.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
+import { useSearch } from '../../state/useSearch.ts'
 import { INK } from '../../theme.ts'
 import { useTimers } from '../../timers/index.ts'
 import { useLineUp } from '../lineUp/index.ts'
@@ -192,7 +193,7 @@ function listChoices(all: readonly TakenFish[], ranked: readonly RankedFish[], t
 }
 
 function CookView({ dish }: { readonly dish: Dish }) {
-  const [search, setSearch] = useSearchParams()
+  const [search, change] = useSearch()
   const lineUp = useLineUp(dish.brief)
   if (lineUp.status === 'refused') return <Alert severity="error">{lineUp.problems.map(describeProblem).join('; ')}</Alert>
   if (lineUp.status === 'waiting') return <Waiting what="the line-up" />
@@ -206,14 +207,7 @@ function CookView({ dish }: { readonly dish: Dish }) {
     all[0] ??
     ranked[0]
   if (!taken) return <Alert severity="info">No fish can do this dish as it stands. See the line-up for what would let one in.</Alert>
-  const pick = (offerId: string) =>
-    setSearch(
-      (params) => {
-        params.set('of', offerId)
-        return params
-      },
-      { replace: true },
-    )
+  const pick = (offerId: string) => change((params) => params.set('of', offerId))
   return <FishCook key={taken.offerId} dish={dish} taken={taken} choices={listChoices(all, ranked, taken)} onFish={pick} />
 }
 

@@ -1,8 +1,8 @@
 import type { Cook, CookRequest, CookStage, Problem, Result, TakenFish } from '@tender-gill/contract'
 import type { CookedInstead } from '@tender-gill/core'
-import { useSearchParams } from 'react-router'
 import { nameQuestion, useAnswer, useSheet } from '../../engine/index.ts'
 import type { Dish } from '../../state/useDish.ts'
+import { useSearch } from '../../state/useSearch.ts'
 import { readStages, writeStages } from './stagesInAddress.ts'
 
 /** What is said of the piece and its stages besides the dish; it stands in the address. */
@@ -22,16 +22,12 @@ const readFigure = (text: string | null): number | undefined => {
 
 /** How a piece is cooked, kept in the address so that a reload or a link finds it again. */
 export function useCookHow() {
-  const [search, setSearch] = useSearchParams()
+  const [search, change] = useSearch()
   const set = (name: string, value: string | undefined) =>
-    setSearch(
-      (params) => {
-        if (value === undefined || value === '') params.delete(name)
-        else params.set(name, value)
-        return params
-      },
-      { replace: true },
-    )
+    change((params) => {
+      if (value === undefined || value === '') params.delete(name)
+      else params.set(name, value)
+    })
   const how: CookHow = {
     stages: readStages(search.get('stages')),
     ...{ thicknessMm: readFigure(search.get(NAMES.thicknessMm)), weightG: readFigure(search.get(NAMES.weightG)) },

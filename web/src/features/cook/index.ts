@@ -1,0 +1,1 @@
+export { nameMedium, sayMinutes, sayRange, sayStage } from './cookWords.ts'

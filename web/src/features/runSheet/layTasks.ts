@@ -1,0 +1,58 @@
+import type { RunPlan } from '@tender-gill/core'
+import type { Told } from '@tender-gill/words'
+import type { CookedToRun } from '../../engine/index.ts'
+import { sayStage } from '../cook/index.ts'
+
+/** One line of a run sheet. */
+export interface RunLine {
+  readonly id: string
+  readonly servingId: string
+  readonly atMin: number
+  readonly what: string
+  readonly then: string
+  readonly kind: 'stage' | 'turn' | 'out' | 'serve'
+  /** How much sooner and later it may be due, min. */
+  readonly earlyMin: number
+}
+
+/** Minutes after midnight as a clock, 19:42. */
+export function sayClock(minutes: number): string {
+  const whole = ((Math.floor(minutes) % 1440) + 1440) % 1440
+  return `${String(Math.floor(whole / 60)).padStart(2, '0')}:${String(whole % 60).padStart(2, '0')}`
+}
+/** Minutes after midnight of a clock time; undefined where it is none. */
+export function readClock(text: string | null): number | undefined {
+  const [, hour, minute] = /^([01]\d|2[0-3]):([0-5]\d)$/.exec(text ?? '') ?? []
+  return hour === undefined || minute === undefined ? undefined : Number(hour) * 60 + Number(minute)
+}
+
+/** Everything that is done, in the order in which it is done. */
+export function layTasks(
+  { rows }: Told<RunPlan>,
+  cooked: Readonly<Record<string, CookedToRun>>,
+  dishOf: (id: string) => string,
+): readonly RunLine[] {
+  return rows
+    .flatMap(({ id, tasks }) => {
+      const one = cooked[id]
+      if (!one) return []
+      const { cook, common } = one
+      const what = `${common}, ${dishOf(id)}`
+      return tasks.map(({ kind, atMin, stage }): RunLine => {
+        const shown = cook.stages[stage]
+        const then =
+          kind === 'serve'
+            ? 'On the table'
+            : kind === 'out'
+              ? 'Take it out'
+              : kind === 'turn'
+                ? 'Turn it'
+                : shown
+                  ? `Into: ${sayStage(shown)}`
+                  : 'Begin'
+        const earlyMin = kind === 'out' ? cook.pull.minutes.typical - cook.pull.minutes.low : 0
+        return { ...{ id: `${id} ${kind} ${stage}`, servingId: id, atMin, what, then, kind }, earlyMin }
+      })
+    })
+    .sort((a, b) => a.atMin - b.atMin || (a.id < b.id ? -1 : 1))
+}
