@@ -136,7 +136,7 @@ export {
   type BuyContext,
   type BuyDays,
 } from './buySheet/index.ts'
-export { answerCook, clockBefore, cookInstead, type CookedInstead } from './cookSheet/index.ts'
+export { answerCook, clockBefore, cookInstead, cutThicknessMm, type CookedInstead } from './cookSheet/index.ts'
 export { COOK_MEDIUM_TABLE } from './tables/cookMedia.ts'
 export { COOK_PLANS } from './tables/cookPlans.ts'
 export { listHandTasks, type HandWork } from './hands/index.ts'

@@ -19,6 +19,8 @@ const VIEWS: readonly (readonly [string, string, string])[] = [
   ['buy sheet', '/buy?undated=yes', 'Tidewell & Daughters'],
   ['counter', '/counter', 'Hessle Quay Fish'],
   ['cold', '/cold', 'Where it is kept'],
+  ['cook sheet', '/dishes/beer-battered-supper/cook', 'Look for'],
+  ['run sheet', '/run-sheet?day=2026-06-17', 'Dishes of the day'],
   ['a look', '/dishes/saffron-rice/counter', 'Smell'],
   ['slab', '/market', 'Today’s slab'],
   ['prices', '/market/prices?fish=Gadus%20morhua', 'Atlantic cod'],

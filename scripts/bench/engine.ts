@@ -4,6 +4,8 @@ import type { Brief } from '@tender-gill/contract'
 import {
   answerAmounts,
   answerCold,
+  answerCook,
+  COOK_BENCH,
   answerFreshness,
   createBoard,
   findStandIns,
@@ -61,6 +63,13 @@ const week = Array.from({ length: 7 * 144 }, (_, i) => ({ hours: 1 / 6, celsius:
 console.log(
   `the clock of a week of readings: ${shown(medianMs(() => answerCold({ fish: 'Scomber scombrus', history: week }, whole), { warmUp: 100 }))}`,
 )
+const { curve, pull, worstC } = COOK_BENCH
+console.log(`a cook's curve: ${shown(medianMs(curve, { warmUp: 20 }))} (aim under 20 ms)`)
+console.log(`a solved moment to take it out: ${shown(medianMs(pull, { warmUp: 20 }))} (aim under 400 ms)`)
+console.log(
+  `a whole cook sheet: ${shown(medianMs(() => answerCook({ ...brief, method: 'pan-sear', format: 'portion', fish: 'Gadus morhua' }, whole, { today }), { warmUp: 10 }))}`,
+)
+console.log(`worst error of the curve's grid against a grid four times as fine: ${worstC().toFixed(3)} °C (aim under 0.05 °C)`)
 const pairs = medianMs(() => mapSwaps(brief, whole, { today }), { warmUp: 4 })
 console.log(`swap map, every pair of the whole book: ${shown(pairs)}`)
 const fast = medianMs(() => simulateRanks(entrants, board.brief, options(2000)), { warmUp: 6 })

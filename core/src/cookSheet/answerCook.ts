@@ -1,4 +1,4 @@
-import type { CookRequest, Fact, Gate, Range, Result } from '@tender-gill/contract'
+import type { CookRequest, Fact, Gate, Range, ResolvedOffer, Result } from '@tender-gill/contract'
 import {
   composeFish,
   createPiece,
@@ -154,11 +154,21 @@ const replan = (goal: CookGoal, brief: NormalisedBrief, { stages }: CookRequest,
 const refuseNever = (hottestC: number, targetC: number, { stages }: CookRequest): Answer<never> =>
   refuse(stages ? '/stages' : '/method', say('problem.cook-never', { hottest: celsius(Math.round(hottestC)), target: celsius(targetC) }))
 
-/** A dish, a fish of it and how it goes, with its minutes found; every problem with its place where it cannot be. */
+/** How thick a fish lies in a dish that names a cut: as it is cut, and never thicker than its flesh; undefined where none is named. */
+export const cutThicknessMm = (
+  { thicknessMm }: { readonly thicknessMm?: number | undefined },
+  { depthMm }: Pick<ResolvedOffer, 'depthMm'>,
+): number | undefined => (thicknessMm === undefined ? undefined : Math.min(thicknessMm, depthMm.typical))
+
+/**
+ * A dish, a fish of it and how it goes, with its minutes found; every problem with its place where it cannot be.
+ * @param measured the thickness is that of the piece in hand; else it is the dish's cut, and a fish may be thinner
+ */
 function layCook(
   request: CookRequest,
   sheet: ChosenSheet,
   today: string,
+  measured: boolean,
 ): Answer<Asked & { readonly solved: Solved; readonly gates: readonly Gate[] }> {
   const { fish, offer: _offer, weightG, startC, stages: _stages, serveAt: _serveAt, ...brief } = request
   const unjudged = findUnjudged(request)
@@ -175,7 +185,7 @@ function layCook(
   const goal: CookGoal = { ...base, ...asked.value }
   if (goal.stages.length === 0) return refuse('/method', say('problem.cook-no-heat-known', { method: term('method', dish.method) }))
   const media = goal.stages.map(({ medium }) => medium)
-  const piece = createPiece(candidate, dish, media, { thicknessMm: request.thicknessMm, weightG, startC })
+  const piece = createPiece(candidate, dish, media, { thicknessMm: measured ? request.thicknessMm : undefined, weightG, startC })
   if (piece.depthMm > MOST_DEPTH_MM) return refuse('/weightG', say('problem.cook-thick', { depth: length(MOST_DEPTH_MM) }))
   // The minutes every face tells; the curve is then drawn on the fine grid for the same stages.
   const solved = solvePull(piece, goal, QUICK)
@@ -189,7 +199,7 @@ function layCook(
  * @param request already valid by its schema   @returns the sheet unrounded, or every problem with its place
  */
 export function answerCook(request: CookRequest, sheet: ChosenSheet, { today }: { readonly today: string }): Answer<Cook> {
-  const laid = layCook(request, sheet, today)
+  const laid = layCook(request, sheet, today, true)
   if (!laid.ok) return laid
   const { brief, candidate, goal, solved, gates } = laid.value
   const cautions = [
@@ -210,16 +220,16 @@ export interface CookedInstead {
   readonly pullC: number
 }
 
-/** Other fish cooked as one is, by the same stages: those of which minutes can be told, in the order asked. */
+/** Other fish cooked as one is, by the same stages, in the dish's cut: those of which minutes can be told, in the order asked. */
 export function cookInstead(
   request: CookRequest,
   others: readonly { readonly species: string; readonly offerId: string }[],
   sheet: ChosenSheet,
   { today }: { readonly today: string },
 ): readonly CookedInstead[] {
-  const { thicknessMm: _cut, weightG: _weight, ...same } = request
+  const { weightG: _weight, ...same } = request
   return others.flatMap(({ species, offerId }) => {
-    const laid = layCook({ ...same, fish: species, offer: offerId }, sheet, today)
+    const laid = layCook({ ...same, fish: species, offer: offerId }, sheet, today, false)
     if (!laid.ok) return []
     const { candidate, piece, solved } = laid.value
     const { common } = candidate.offer

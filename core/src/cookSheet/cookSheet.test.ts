@@ -3,8 +3,9 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { DONE_C } from '../tables/cookPlans.ts'
 import { COOK_MEDIUM_TABLE } from '../tables/cookMedia.ts'
-import { TODAY, buildOffer, buildSheet, mustTell } from '../testing/builders.ts'
-import { answerCook, clockBefore } from './index.ts'
+import { TODAY, buildBrief, buildOffer, buildSheet, mustTell } from '../testing/builders.ts'
+import { findStandIns } from '../standIns/index.ts'
+import { answerCook, clockBefore, cookInstead } from './index.ts'
 
 const deep = (mm: number) => ({ low: 0.9 * mm, typical: mm, high: 1.1 * mm, basis: 'compiled' as const })
 const sheetOf = (mm = 25) => buildSheet(buildOffer('Piscis unus', { depthMm: deep(mm) }))
@@ -83,6 +84,28 @@ describe('a cook sheet', () => {
     expect(Math.abs(sheet.pull.coreC - DONE_C.set)).toBeLessThan(0.6)
     expect(sheet.schools.find(({ doneness }) => doneness === 'moist')?.closed).toBe(true)
     expect(cook({ diners: { children: 2 } }).pull.minutes.typical).toBeGreaterThan(cook().pull.minutes.typical)
+  })
+
+  it('tells the minutes that a ladder of stand-ins tells, and a swap to the same fish changes nothing', () => {
+    const sheet = buildSheet(...[16, 24, 34].map((mm, i) => buildOffer(`Piscis p${i}`, { depthMm: deep(mm) })))
+    const brief = { ...buildBrief({ method: 'roast' }), missing: 'Piscis p1' }
+    const { ladder } = mustTell(findStandIns(brief, sheet, { today: TODAY }))
+    const minutesOf = (fish: string) =>
+      mustTell(answerCook({ ...buildBrief({ method: 'roast' }), fish }, sheet, { today: TODAY })).pull.minutes.typical
+    const asTold = (minutes: number) => (minutes < 10 ? Math.round(minutes * 2) / 2 : Math.round(minutes))
+    const told = ladder.flatMap(({ species, changes }) => {
+      const sentence = changes.find(({ kind }) => kind === 'cook-time')?.sentence
+      const [, now, was] = /about ([\d.]+) min instead of ([\d.]+)/.exec(sentence ?? '') ?? []
+      return now === undefined ? [] : [[species, Number(now), Number(was)] as const]
+    })
+    expect(told.length).toBeGreaterThan(0)
+    for (const [species, now, was] of told) {
+      expect(now).toBe(asTold(minutesOf(species)))
+      expect(was).toBe(asTold(minutesOf('Piscis p1')))
+    }
+    const request = { ...buildBrief({ method: 'roast' }), fish: 'Piscis p1' }
+    const [same] = cookInstead(request, [{ species: 'Piscis p1', offerId: sheet.offers[1]?.id ?? '' }], sheet, { today: TODAY })
+    expect(same?.minutes.typical).toBe(minutesOf('Piscis p1'))
   })
 
   it('tells what to see in the order in which it comes, ending with the probe and the rest', () => {

@@ -1,2 +1,2 @@
-export { answerCook, cookInstead, type CookedInstead } from './answerCook.ts'
+export { answerCook, cookInstead, cutThicknessMm, type CookedInstead } from './answerCook.ts'
 export { clockBefore } from './schedule.ts'

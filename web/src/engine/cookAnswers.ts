@@ -2,6 +2,7 @@ import type { Brief, Cook, CookRequest, Form, Problem, Result, TakenFish } from 
 import {
   answerCook,
   cookInstead,
+  cutThicknessMm,
   findStandIns,
   listHandTasks,
   planRun,
@@ -59,9 +60,11 @@ export const createCookAnswers = ({ open, tell }: Deps) => ({
     const cooked: Record<string, CookedToRun> = {}
     for (const { id, brief, taken } of dishes) {
       const fish = taken ?? leaderOf(brief, sheet, today)
-      const answer = fish && tell(answerCook({ ...brief, fish: fish.species, offer: fish.offerId }, sheet, { today }))
-      const common = sheet.offers.find((offer) => offer.id === fish?.offerId)?.common
-      if (answer?.ok && common !== undefined) cooked[id] = { cook: answer.value, common }
+      const offer = sheet.offers.find(({ id: own }) => own === fish?.offerId)
+      const cut = offer && cutThicknessMm(brief, offer)
+      const asked = offer && { ...brief, fish: offer.species, offer: offer.id, ...(cut !== undefined && { thicknessMm: cut }) }
+      const answer = asked && tell(answerCook(asked, sheet, { today }))
+      if (offer && answer?.ok) cooked[id] = { cook: answer.value, common: offer.common }
     }
     const able = dishes.flatMap(({ id, brief, serveAtMin }) => {
       const one = cooked[id]

@@ -58,12 +58,12 @@ interface SheetProps {
 
 function FishCook({ dish, taken, choices, onFish }: SheetProps) {
   const { how, setStages, setFigure } = useCookHow()
-  const { answer, instead, stale } = useCook(dish, taken, how)
   const { set } = useTimers()
   const offer = useOffers(
     useMemo(() => [taken.offerId], [taken.offerId]),
     dish.brief.date,
   ).get(taken.offerId)
+  const { answer, instead, stale } = useCook(dish, offer, how)
   if (!offer || !answer) return <Waiting what="the cook sheet" />
   const { brief } = dish
   const { format } = brief
@@ -91,7 +91,7 @@ function FishCook({ dish, taken, choices, onFish }: SheetProps) {
           <NumberField
             key={taken.offerId}
             label="Thick, mm"
-            value={how.thicknessMm ?? brief.thicknessMm ?? (cook ? Math.round(cook.depthMm) : null)}
+            value={how.thicknessMm ?? (cook ? Math.round(cook.depthMm) : null)}
             scale={{ least: 3, most: 120 }}
             optional
             width={110}

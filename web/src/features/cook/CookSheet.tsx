@@ -37,8 +37,10 @@ export function CookSheet({ cook, common, round, skinOn, stale, long, onEnd }: P
   const rises = cook.peakC.typical - cook.pull.coreC
   return (
     <Paper component="section" aria-label="When it is done" sx={{ p: { xs: 1.5, md: 3 }, opacity: stale ? 0.7 : 1 }} aria-busy={stale}>
-      <Typography variant="h1" role="status" aria-label="When to take it out" sx={{ fontSize: { xs: 26, md: 32 } }}>
-        {sayHeadline(cook)}
+      <Typography variant="h1" sx={{ fontSize: { xs: 26, md: 32 } }}>
+        <span role="status" aria-label="When to take it out">
+          {sayHeadline(cook)}
+        </span>
       </Typography>
       <Typography color="text.secondary" sx={{ mb: 1.5 }}>
         {common}, {formatLength(cook.depthMm)} deep, from {formatTemperature(cook.startC)}.{' '}

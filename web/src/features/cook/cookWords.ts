@@ -1,5 +1,5 @@
 import type { Cook, CookedStage, CookMedium, CookStage, PrepareWindow, Range } from '@tender-gill/contract'
-import { formatMassToBuy, formatTemperature, terms } from '../../reader/index.ts'
+import { formatMass, formatTemperature, reader, terms } from '../../reader/index.ts'
 
 /** Minutes as a cook says them: halves below ten, whole above, hours beyond two. */
 export function sayMinutes(minutes: number): string {
@@ -45,10 +45,9 @@ export const toAsked = (stages: readonly CookedStage[]): readonly CookStage[] =>
 export const sayHeadline = ({ pull }: Pick<Cook, 'pull'>): string =>
   `Out after ${sayRange(pull.minutes)}, at ${formatTemperature(Math.round(pull.coreC))} in the middle`
 
-/** Salt to weigh out for a weight of fish, or for a litre of water. */
+/** Salt to weigh out for a weight of fish, or for a litre of water; a quart is near enough one. */
 export function saySalt({ salt }: Pick<PrepareWindow, 'salt'>, fishG: number): string | null {
   if (!salt) return null
-  return salt.to === 'litre'
-    ? `${salt.g} g of salt in a litre of water`
-    : `${formatMassToBuy((salt.g * fishG) / 100)} of salt for ${formatMassToBuy(fishG)} of fish`
+  if (salt.to === 'litre') return `${formatMass(salt.g)} of salt in a ${reader.units === 'us' ? 'quart' : 'litre'} of water`
+  return `${formatMass((salt.g * fishG) / 100)} of salt for ${formatMass(fishG)} of fish`
 }

@@ -1,5 +1,5 @@
-import type { Cook, CookRequest, CookStage, Problem, Result, TakenFish } from '@tender-gill/contract'
-import type { CookedInstead } from '@tender-gill/core'
+import type { Cook, CookRequest, CookStage, Problem, ResolvedOffer, Result } from '@tender-gill/contract'
+import { cutThicknessMm, type CookedInstead } from '@tender-gill/core'
 import { nameQuestion, useAnswer, useSheet } from '../../engine/index.ts'
 import type { Dish } from '../../state/useDish.ts'
 import { useSearch } from '../../state/useSearch.ts'
@@ -41,7 +41,6 @@ export function useCookHow() {
 }
 
 export interface ShownCook {
-  readonly request: CookRequest
   readonly answer: Result<Cook, readonly Problem[]> | undefined
   readonly instead: readonly CookedInstead[] | undefined
   /** An answer to an earlier question is still shown. */
@@ -49,18 +48,24 @@ export interface ShownCook {
 }
 
 /** The cook sheet of a fish of a dish, and its stand-ins in the same pan. */
-export function useCook({ brief }: Pick<Dish, 'brief'>, taken: TakenFish, { stages, thicknessMm, weightG, startC }: CookHow): ShownCook {
+export function useCook(
+  { brief }: Pick<Dish, 'brief'>,
+  offer: ResolvedOffer | undefined,
+  { stages, thicknessMm, weightG, startC }: CookHow,
+): ShownCook {
   const sheet = useSheet(brief.date)
-  const request: CookRequest = {
+  const thick = thicknessMm ?? (offer && cutThicknessMm(brief, offer))
+  const common: CookRequest = {
     ...brief,
-    ...{ fish: taken.species, offer: taken.offerId },
-    ...(thicknessMm !== undefined && { thicknessMm }),
+    ...{ fish: offer?.species ?? '', offer: offer?.id ?? '' },
     ...(weightG !== undefined && { weightG }),
     ...(startC !== undefined && { startC }),
     ...(stages && { stages: [...stages] }),
   }
-  const key = nameQuestion(request)
+  const request = thick === undefined ? common : { ...common, thicknessMm: thick }
+  const key = offer ? nameQuestion(request) : null
   const answer = useAnswer(sheet, key, (desk) => desk.cook(request))
-  const instead = useAnswer(sheet, answer?.value.ok ? key : null, (desk) => desk.cookInstead(request), 300)
-  return { request, answer: answer?.value, instead: instead?.value, stale: answer !== undefined && answer.key !== key }
+  // Another fish is in the dish's cut, not as thick as this piece.
+  const instead = useAnswer(sheet, answer?.value.ok ? key : null, (desk) => desk.cookInstead(common), 300)
+  return { answer: answer?.value, instead: instead?.value, stale: answer !== undefined && answer.key !== key }
 }

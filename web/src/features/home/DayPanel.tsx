@@ -89,6 +89,9 @@ export function DayPanel({ kitchen, card, orders }: Props) {
         <Button component={Link} to="/counter" variant="outlined">
           Counter
         </Button>
+        <Button component={Link} to="/run-sheet" variant="outlined">
+          Run sheet
+        </Button>
         <Button component={Link} to="/cover-card" variant="outlined">
           Cover card
         </Button>

@@ -29,7 +29,7 @@ export function RunChart({ plan, cooked, dishOf, nowMin }: Props) {
   const first = Math.ceil(from / step) * step
   const height = TOP + plan.rows.length * ROW + 6
   return (
-    <Box sx={{ overflowX: 'auto' }}>
+    <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="group" aria-label="The time to the table, drawn">
       <Box
         component="svg"
         viewBox={`0 0 ${WIDTH} ${height}`}

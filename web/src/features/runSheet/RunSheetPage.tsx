@@ -28,7 +28,8 @@ import { RunChart } from './RunChart.tsx'
 import { saveFile } from './saveFile.ts'
 
 const USUAL_HOUR = '20:00'
-const MINUTE_MS = 60_000
+/** What was due longer ago than this is not begun any more. */
+const PAST_MS = 10 * 60_000
 /** What a kitchen has more or less of. */
 const ASKED_PLACES: readonly (readonly [keyof Places, string])[] = [
   ['burner', 'Burners'],
@@ -79,16 +80,17 @@ function Run({ kitchen, day, servings }: RunProps) {
     )
   const plan = answer?.value.plan
   const lines = answer && plan ? layTasks(plan, answer.value.cooked, dishOf) : []
-  const startTimers = () =>
-    set(
-      lines
-        .filter(({ kind }) => kind !== 'serve')
-        .map(({ id, servingId, atMin, what, then, earlyMin }) => ({
-          ...{ id, what, then, path: `/dishes/${servingId}/cook`, endsMs: atMinute(kitchen.today, atMin) },
-          fromMs: atMinute(kitchen.today, atMin - earlyMin),
-        }))
-        .filter(({ endsMs }) => endsMs > Date.now() - 10 * MINUTE_MS),
-    )
+  const startTimers = () => {
+    const ahead = lines
+      .filter(({ kind }) => kind !== 'serve')
+      .map(({ id, servingId, atMin, what, then, earlyMin }) => ({
+        ...{ id, what, then, path: `/dishes/${servingId}/cook`, endsMs: atMinute(kitchen.today, atMin) },
+        fromMs: atMinute(kitchen.today, atMin - earlyMin),
+      }))
+      .filter(({ endsMs }) => endsMs > Date.now() - PAST_MS)
+    set(ahead)
+    if (ahead.length === 0) dispatch(said('failed', `It is past the time of everything on it: say another hour than ${at}.`))
+  }
   const toCalendar = async () => {
     const tasks = lines.map(({ id, atMin, what, then }) => ({
       id: `${day} ${id}`,
@@ -131,10 +133,12 @@ function Run({ kitchen, day, servings }: RunProps) {
       {!answer || !plan ? (
         <Waiting what="the run sheet" />
       ) : (
-        <Box sx={{ display: 'grid', gap: 1.5 }}>
+        <Box sx={{ display: 'grid', gap: 1.5, '& > *': { minWidth: 0 } }}>
           <Paper component="section" aria-label="What begins when" sx={{ p: { xs: 1.5, md: 3 } }}>
-            <Typography variant="h1" role="status" aria-label="When to begin" sx={{ fontSize: { xs: 26, md: 32 } }}>
-              {lines[0] ? `Begin at ${sayClock(lines[0].atMin)} for ${at}` : 'Nothing is cooked on this day.'}
+            <Typography variant="h1" sx={{ fontSize: { xs: 26, md: 32 } }}>
+              <span role="status" aria-label="When to begin">
+                {lines[0] ? `Begin at ${sayClock(lines[0].atMin)} for ${at}` : 'Nothing is cooked on this day.'}
+              </span>
             </Typography>
             <Typography color="text.secondary" sx={{ mb: 1 }}>
               {describeDay(day)}; times are good to a fifth: check the middle.
