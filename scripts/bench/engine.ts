@@ -5,7 +5,6 @@ import {
   answerAmounts,
   answerCold,
   answerCook,
-  COOK_BENCH,
   answerFreshness,
   createBoard,
   findStandIns,
@@ -15,6 +14,7 @@ import {
   rankBoard,
   simulateRanks,
 } from '@tender-gill/core'
+import { FINE, fleshOfFat, layRest, layStages, QUICK, runCook, solvePull, USUAL_REST } from '@tender-gill/core/cooking'
 import { referenceFit, referenceRanks } from '@tender-gill/core/reference'
 import { medianMs, shown } from './measure.ts'
 
@@ -63,13 +63,22 @@ const week = Array.from({ length: 7 * 144 }, (_, i) => ({ hours: 1 / 6, celsius:
 console.log(
   `the clock of a week of readings: ${shown(medianMs(() => answerCold({ fish: 'Scomber scombrus', history: week }, whole), { warmUp: 100 }))}`,
 )
-const { curve, pull, worstC } = COOK_BENCH
-console.log(`a cook's curve: ${shown(medianMs(curve, { warmUp: 20 }))} (aim under 20 ms)`)
-console.log(`a solved moment to take it out: ${shown(medianMs(pull, { warmUp: 20 }))} (aim under 400 ms)`)
+const piece = { depthMm: 28, flesh: fleshOfFat(3), startC: 5, across: null, shapeNumber: null, skin: true }
+const stages = [
+  { medium: 'pan', minutes: 3 },
+  { medium: 'hot-pan-in-oven', share: 1, turned: true },
+] as const
+const goal = { stages, rest: USUAL_REST, targetC: 57, reachedBy: 'rest' } as const
+const cookOn = (grid: typeof FINE) => runCook(piece, layStages(stages, 420), layRest(USUAL_REST), grid)
+console.log(`a cook's curve on the grid that is shown: ${shown(medianMs(() => cookOn(FINE), { warmUp: 20 }))} (aim under 20 ms)`)
+console.log(`a solved moment to take it out: ${shown(medianMs(() => solvePull(piece, goal, QUICK), { warmUp: 20 }))}`)
+console.log(`the same on the grid that is shown: ${shown(medianMs(() => solvePull(piece, goal, FINE), { warmUp: 5 }))} (aim under 400 ms)`)
+const [shownGrid, finest] = [cookOn(FINE), cookOn({ cells: 256, stepS: () => 0.25 })]
+const apart = Math.max(Math.abs(shownGrid.peakC - finest.peakC), Math.abs(shownGrid.pullC - finest.pullC))
+console.log(`that curve apart from one on a grid four times as fine: ${apart.toFixed(3)} °C`)
 console.log(
   `a whole cook sheet: ${shown(medianMs(() => answerCook({ ...brief, method: 'pan-sear', format: 'portion', fish: 'Gadus morhua' }, whole, { today }), { warmUp: 10 }))}`,
 )
-console.log(`worst error of the curve's grid against a grid four times as fine: ${worstC().toFixed(3)} °C (aim under 0.05 °C)`)
 const pairs = medianMs(() => mapSwaps(brief, whole, { today }), { warmUp: 4 })
 console.log(`swap map, every pair of the whole book: ${shown(pairs)}`)
 const fast = medianMs(() => simulateRanks(entrants, board.brief, options(2000)), { warmUp: 6 })

@@ -18,7 +18,7 @@ export interface Edge {
 }
 
 /** Cells across: the middle alone is asked for. */
-const CELLS = 24
+const CELLS = 16
 
 /**
  * The edge of a flat piece by the rule of products: theta = theta through the depth x theta across the width, where the second is the middle

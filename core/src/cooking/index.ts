@@ -1,5 +1,6 @@
 export { compareByDepth, cookFish, eatsVulnerable, findGoal, findTargetC, type CookedFish } from './cookFish.ts'
-export { composeFish, computeDepthMm, createPiece, depthTells, type PieceAsked } from './createPiece.ts'
+export { composeFish, computeDepthMm, createPiece, depthTells, fleshOfFat, type PieceAsked } from './createPiece.ts'
 export { FINE, QUICK } from './grids.ts'
 export { runCook, type LaidStage, type Moment, type Piece, type Run } from './runCook.ts'
 export { layRest, layStages, solvePull, type CookGoal, type SolvedCook } from './solvePull.ts'
+export { USUAL_REST } from '../tables/cookPlans.ts'

@@ -42,8 +42,8 @@ const depthOver = ({ depthMm }: Piece): number => Math.max(0.3, (depthMm / 20) *
 /** Nobody waits longer for a piece of fish, s. */
 const LONGEST_S = 6 * 3600
 /** Minutes are found to this share of themselves, or the temperature to this much, K. */
-const NEAR_SHARE = 0.002
-const NEAR_K = 0.02
+const NEAR_SHARE = 0.003
+const NEAR_K = 0.04
 const MOST_ROUNDS = 40
 
 /** The hottest that the middle could come to in a plan, degrees C. */
@@ -74,11 +74,13 @@ export function solvePull(piece: Piece, goal: CookGoal, options: RunOptions): So
     const run = runCook(piece, layStages(stages, openS), layRest(rest), options)
     return { openS, run, over: (reachedBy === 'pull' ? run.pullC : run.peakC) - targetC }
   }
-  const fixed = attempt(0)
-  if (stages.every(({ minutes }) => minutes !== undefined)) return { kind: 'fixed', openS: 0, run: fixed.run }
-  if (fixed.over >= 0) return { kind: 'past', openS: 0, run: fixed.run }
+  const allFixed = stages.every(({ minutes }) => minutes !== undefined)
+  // Where nothing is fixed, no time at all leaves it as it was.
+  const fixed = piece.startC >= targetC || stages.some(({ minutes }) => minutes !== undefined) ? attempt(0) : undefined
+  if (fixed && allFixed) return { kind: 'fixed', openS: 0, run: fixed.run }
+  if (fixed && fixed.over >= 0) return { kind: 'past', openS: 0, run: fixed.run }
   if (hottestOf(stages) <= targetC) return { kind: 'never', hottestC: hottestOf(stages) }
-  let low = fixed
+  let low: Pick<Tried, 'openS' | 'over'> = fixed ?? { openS: 0, over: piece.startC - targetC }
   let high = attempt(FIRST_GUESS_S * depthOver(piece))
   while (high.over < 0 && high.openS < LONGEST_S) {
     low = high

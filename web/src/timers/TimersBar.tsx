@@ -14,6 +14,7 @@ export function TimersBar() {
   const { timers, stop, more } = useTimers()
   const nowMs = useNow(timers.length > 0 ? 1000 : 0)
   const [sound, setSound] = useState(() => localStorage.getItem(SOUND) === 'on')
+  const [all, setAll] = useState(false)
   const rung = useRef<ReadonlySet<string>>(new Set())
   useWakeLock(timers.length > 0)
   useEffect(() => {
@@ -44,6 +45,7 @@ export function TimersBar() {
               sx={{
                 ...{ display: 'flex', alignItems: 'center', gap: 1, p: 1, borderRadius: 1, flex: { xs: '1 1 100%', md: '0 1 auto' } },
                 ...{ background: due ? INK.roe : 'rgb(255 255 255 / 9%)', color: due ? INK.squid : INK.ice },
+                ...(timer !== next && !due && !all && { display: { xs: 'none', md: 'flex' } }),
                 ...(soon && { outline: `2px solid ${INK.roe}` }),
               }}
             >
@@ -58,9 +60,15 @@ export function TimersBar() {
               >
                 {sayLeft(left)}
               </Box>
-              <Box sx={{ flex: 1, minWidth: 0, lineHeight: 1.2 }}>
+              <Box
+                sx={{
+                  flex: 1,
+                  minWidth: 0,
+                  lineHeight: 1.25,
+                  '& a': { display: 'block', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
+                }}
+              >
                 <b>{timer.then}</b>
-                <br />
                 <Link to={timer.path} style={{ color: 'inherit' }}>
                   {timer.what}
                 </Link>
@@ -88,6 +96,11 @@ export function TimersBar() {
           )
         })}
         <Box component="li" sx={{ alignSelf: 'center' }}>
+          {timers.length > 1 && (
+            <Button color="inherit" aria-expanded={all} onClick={() => setAll(!all)} sx={{ minHeight: 44, display: { md: 'none' } }}>
+              {all ? 'Only the next' : `${timers.length - 1} more`}
+            </Button>
+          )}
           <Button
             color="inherit"
             aria-pressed={sound}

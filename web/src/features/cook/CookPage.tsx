@@ -1,6 +1,7 @@
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import GlobalStyles from '@mui/material/GlobalStyles'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { Cook, CookStage, RankedFish, TakenFish } from '@tender-gill/contract'
@@ -29,6 +30,11 @@ import { StageEditor } from './StageEditor.tsx'
 import { Sureness } from './Sureness.tsx'
 import { useCook, useCookHow } from './useCook.ts'
 import { Windows } from './Windows.tsx'
+
+/** A cook sheet hangs above the stove on one page, black on white. */
+const ONE_PAGE = { '@page': { margin: '10mm' }, '@media print': { body: { background: 'none', zoom: 0.66 } } }
+
+const TWO_COLUMNS = { gridTemplateAreas: '"sheet aside" "rest aside"', gridTemplateRows: 'auto 1fr' }
 
 function Panel({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
@@ -72,6 +78,7 @@ function FishCook({ dish, taken, choices, onFish }: SheetProps) {
   const start = () => cook && set(layTimers(cook, { id: dish.id, dish: brief.dish, common: offer.common, nowMs: Date.now() }))
   return (
     <>
+      <GlobalStyles styles={ONE_PAGE} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', mb: 1, displayPrint: 'none' }}>
         <Typography color="text.secondary" sx={{ mr: 1 }}>
           {brief.dish}
@@ -126,13 +133,16 @@ function FishCook({ dish, taken, choices, onFish }: SheetProps) {
       <Box
         sx={{
           ...{ display: 'grid', gap: 1.5, alignItems: 'start', '& > *': { minWidth: 0 } },
-          ...{ gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 2.6fr) minmax(0, 1fr)' }, gridTemplateRows: { md: 'auto 1fr' } },
+          ...{ gridTemplateColumns: 'minmax(0, 1fr)', gridTemplateAreas: '"sheet" "aside" "rest"' },
+          [`@media (min-width: 900px)`]: { ...TWO_COLUMNS, gridTemplateColumns: 'minmax(0, 2.6fr) minmax(0, 1fr)' },
+          '@media print': { ...TWO_COLUMNS, gridTemplateColumns: 'minmax(0, 2.2fr) minmax(0, 1fr)' },
         }}
       >
         {cook && (
           <CookSheet
             cook={cook}
             common={offer.common}
+            dish={brief.dish}
             round={format === 'whole' && cook.stages.every(({ face, rest }) => rest || face === 'all')}
             skinOn={skinOn}
             stale={stale}
@@ -141,7 +151,7 @@ function FishCook({ dish, taken, choices, onFish }: SheetProps) {
           />
         )}
         {cook && (
-          <Box sx={{ display: 'grid', gap: 1.5, gridRow: { md: '1 / span 2' }, gridColumn: { md: 2 } }}>
+          <Box sx={{ display: 'grid', gap: 1.5, gridArea: 'aside' }}>
             <Panel title="Look for">
               <LookFor signs={cook.signs} />
             </Panel>
@@ -165,18 +175,22 @@ function FishCook({ dish, taken, choices, onFish }: SheetProps) {
             </Box>
           </Box>
         )}
-        <Box sx={{ displayPrint: 'none', display: 'grid', gap: 1.5, gridColumn: { md: 1 } }}>
-          <Panel title="Stages">
-            <StageEditor shown={cook?.stages ?? []} asked={how.stages} onChange={setStages} />
-          </Panel>
+        <Box sx={{ display: 'grid', gap: 1.5, gridArea: 'rest' }}>
+          <Box sx={{ displayPrint: 'none' }}>
+            <Panel title="Stages">
+              <StageEditor shown={cook?.stages ?? []} asked={how.stages} onChange={setStages} />
+            </Panel>
+          </Box>
           {cook && (
             <Panel title="Before it is cooked">
               <Windows windows={cook.windows} fishG={(brief.portionG ?? 150) * (brief.covers ?? 1)} />
             </Panel>
           )}
-          <Panel title="Hands">
-            <Hands offer={offer} form={taken.form} brief={brief} />
-          </Panel>
+          <Box sx={{ displayPrint: 'none' }}>
+            <Panel title="Hands">
+              <Hands offer={offer} form={taken.form} brief={brief} />
+            </Panel>
+          </Box>
         </Box>
       </Box>
     </>

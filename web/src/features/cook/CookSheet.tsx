@@ -13,6 +13,7 @@ import { sayHeadline, sayMinutes, sayRange, sayStage } from './cookWords.ts'
 interface Props {
   readonly cook: Cook
   readonly common: string
+  readonly dish: string
   readonly round: boolean
   readonly skinOn: boolean
   readonly stale: boolean
@@ -28,7 +29,7 @@ const lies = (cook: Cook, minute: number): 'below' | 'above' => {
 }
 
 /** The answer, the piece with the heat in it, and the curve over the stages. */
-export function CookSheet({ cook, common, round, skinOn, stale, long, onEnd }: Props) {
+export function CookSheet({ cook, common, dish, round, skinOn, stale, long, onEnd }: Props) {
   const [looked, setLooked] = useState<number | null>(null)
   const minute = Math.min(looked ?? cook.pull.minutes.typical * 0.6, cook.curve.at(-1)?.minute ?? 0)
   const [first] = cook.curve
@@ -36,14 +37,19 @@ export function CookSheet({ cook, common, round, skinOn, stale, long, onEnd }: P
   const now = cook.curve.reduce((best, one) => (Math.abs(one.minute - minute) < Math.abs(best.minute - minute) ? one : best), first)
   const rises = cook.peakC.typical - cook.pull.coreC
   return (
-    <Paper component="section" aria-label="When it is done" sx={{ p: { xs: 1.5, md: 3 }, opacity: stale ? 0.7 : 1 }} aria-busy={stale}>
+    <Paper
+      component="section"
+      aria-label="When it is done"
+      sx={{ gridArea: 'sheet', p: { xs: 1.5, md: 3 }, opacity: stale ? 0.7 : 1 }}
+      aria-busy={stale}
+    >
       <Typography variant="h1" sx={{ fontSize: { xs: 26, md: 32 } }}>
         <span role="status" aria-label="When to take it out">
           {sayHeadline(cook)}
         </span>
       </Typography>
       <Typography color="text.secondary" sx={{ mb: 1.5 }}>
-        {common}, {formatLength(cook.depthMm)} deep, from {formatTemperature(cook.startC)}.{' '}
+        <b>{dish}</b>: {common}, {formatLength(cook.depthMm)} deep, from {formatTemperature(cook.startC)}.{' '}
         {rises >= 1
           ? `It rises to ${formatTemperature(Math.round(cook.peakC.typical))} by itself while it rests. `
           : 'Nothing is left to the rest. '}
