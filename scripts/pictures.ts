@@ -70,6 +70,8 @@ const PICTURES: readonly Picture[] = [
   { name: 'counter-phone', path: '/counter', phone: true },
   { name: 'look-phone', path: '/counter', phone: true, prepare: lookAtFish },
   { name: 'cold', path: '/cold', clock: true },
+  { name: 'cook', path: '/dishes/paprika-skewers/cook' },
+  { name: 'run-sheet', path: '/run-sheet?day=2026-06-17' },
   { name: 'amounts', path: '/dishes/beer-battered-supper/amounts' },
   {
     name: 'fish-first',
@@ -77,8 +79,6 @@ const PICTURES: readonly Picture[] = [
   },
   { name: 'book', path: '/book?firmness=high&fat=low&bones=low&method=grill' },
   { name: 'species', path: '/book/Salmo%20salar' },
-  { name: 'house', path: '/house' },
-  { name: 'waters', path: '/market/waters?water=Marrow%20Sound' },
   { name: 'swap-map', path: '/book/swaps?method=grill&fish=Lophius%20piscatorius' },
   { name: 'cover-card', path: '/cover-card' },
   { name: 'year', path: '/dishes/beer-battered-supper/year', prepare: nameWaters },
@@ -121,7 +121,7 @@ try {
     const page = await context.newPage()
     if (clock) await page.clock.setFixedTime(new Date(NOW))
     await page.goto(`${server.address}${path}`)
-    await page.waitForTimeout(3000)
+    await page.waitForTimeout(name === 'cook' || name === 'run-sheet' ? 6000 : 3000)
     await prepare?.(page)
     await page.waitForTimeout(500)
     await page.screenshot({ path: `docs/screenshots/${name}.png` })
