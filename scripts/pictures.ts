@@ -61,7 +61,7 @@ async function nameWaters(page: Page): Promise<void> {
 }
 
 const PICTURES: readonly Picture[] = [
-  { name: 'home', path: '/' },
+  { name: 'home', path: '/', clock: true },
   { name: 'line-up', path: '/dishes/paprika-skewers/line-up' },
   { name: 'slab', path: '/market' },
   { name: 'stand-ins', path: '/dishes/beer-battered-supper/stand-ins' },

@@ -50,8 +50,8 @@ describe('heat in a piece', () => {
         const hottest = Math.max(...[below, above].map(({ mediumC, capC = Infinity }) => Math.min(mediumC, capC)))
         const coldest = Math.min(startC, below.mediumC, above.mediumC)
         for (const at of [...body.temperatures, ...body.surfacesC]) {
-          expect(at).toBeLessThan(Math.max(hottest, startC) + 1)
-          // For one step, when it comes to the boil, the cell behind may run ahead. A wet face may be colder than its air, never than what it started from by more than a breath.
+          expect(at).toBeLessThan(Math.max(hottest, startC) + 0.3)
+          // A wet face may be colder than its air, never than what it started from by more than a breath.
           expect(at).toBeGreaterThan(coldest - 2)
         }
       }),

@@ -106,28 +106,38 @@ function readFlesh({ grid: { cells, widthM, areas, volumesM }, flesh, temperatur
   }
 }
 
-/** Balance of both faces, and the conductance of each laid beside those between cells. */
-function readFaces(body: Body, { below, above }: Boundary): { readonly below: BalancedFace | null; readonly above: BalancedFace } {
-  const { grid, temperatures, surfacesC, work } = body
-  const last = grid.cells - 1
-  const half = (i: number) => (2 * (work.k[i] ?? 0)) / grid.widthM
-  const inner = below && balanceFace(below, half(0), temperatures[0] ?? 0, surfacesC[0] ?? 0)
-  const outer = balanceFace(above, half(last), temperatures[last] ?? 0, surfacesC[1] ?? 0)
-  work.through[0] = inner ? (grid.areas[0] ?? 0) * inner.outwards : 0
-  work.through[grid.cells] = (grid.areas[grid.cells] ?? 0) * outer.outwards
-  return { below: inner, above: outer }
+interface Faces {
+  readonly below: BalancedFace | null
+  readonly above: BalancedFace
 }
 
-/**
- * One step of time: cell-centred finite volumes; properties are those of the beginning of the step.
- * @param implicit share of the new temperatures: 1 backward Euler, 0.5 Crank and Nicolson
- */
-export function stepInPlace(body: Body, boundary: Boundary, seconds: number, implicit: number, edge?: EdgeHeat): void {
-  const { grid, temperatures, highest, f70Minutes, work } = body
+/** From the middle of a cell to its face, W/(m2 K). */
+const halfCell = ({ grid, work }: Body, i: number): number => (2 * (work.k[i] ?? 0)) / grid.widthM
+
+/** Balance of both faces at the temperatures of now. */
+function balanceFaces(body: Body, { below, above }: Boundary): Faces {
+  const { grid, temperatures, surfacesC } = body
+  const last = grid.cells - 1
+  return {
+    below: below && balanceFace(below, halfCell(body, 0), temperatures[0] ?? 0, surfacesC[0] ?? 0),
+    above: balanceFace(above, halfCell(body, last), temperatures[last] ?? 0, surfacesC[1] ?? 0),
+  }
+}
+
+/** A step of time as it is taken. */
+interface Step {
+  readonly seconds: number
+  /** Share of the new temperatures: 1 backward Euler, 0.5 Crank and Nicolson. */
+  readonly implicit: number
+  readonly edge: EdgeHeat | undefined
+}
+
+/** How much each cell changes in a step, into the right-hand side. */
+function solveChange({ grid, temperatures, work }: Body, faces: Faces, { seconds, implicit, edge }: Step): void {
   const { through, store, lower, diagonal, upper, right, scratch } = work
-  const { cells } = grid
-  readFlesh(body)
-  const faces = readFaces(body, boundary)
+  const { cells, areas } = grid
+  through[0] = faces.below ? (areas[0] ?? 0) * faces.below.outwards : 0
+  through[cells] = (areas[cells] ?? 0) * faces.above.outwards
   const [belowC, aboveC] = [faces.below?.driveC ?? 0, faces.above.driveC]
   for (let i = 0; i < cells; i += 1) {
     const here = temperatures[i] ?? 0
@@ -136,17 +146,43 @@ export function stepInPlace(body: Body, boundary: Boundary, seconds: number, imp
     const outerC = i === cells - 1 ? aboveC : (temperatures[i + 1] ?? 0)
     const stored = store[i] ?? 0
     const sideways = edge ? stored * edge.rate : 0
-    const kept = stored / seconds
-    const flow = inner * (innerC - here) + outer * (outerC - here) + (edge ? sideways * (edge.towardsC - here) : 0)
     lower[i] = i === 0 ? 0 : -implicit * inner
     upper[i] = i === cells - 1 ? 0 : -implicit * outer
-    diagonal[i] = kept + implicit * (inner + outer + sideways)
+    diagonal[i] = stored / seconds + implicit * (inner + outer + sideways)
     // Solved for the change, so that what is small beside the temperature is not lost.
-    right[i] = flow
+    right[i] = inner * (innerC - here) + outer * (outerC - here) + (edge ? sideways * (edge.towardsC - here) : 0)
   }
   solveTridiagonalInPlace(lower, diagonal, upper, right, scratch)
+}
+
+/** A face after the change that was solved: held at its cap where it would have passed it. */
+function holdAtCap(body: Body, face: BalancedFace, i: number): BalancedFace {
+  const through = halfCell(body, i)
+  const insideC = (body.temperatures[i] ?? 0) + (body.work.right[i] ?? 0)
+  const surfaceC = insideC + (face.outwards / through) * (face.driveC - insideC)
+  if (surfaceC <= face.capC || face.driveC <= face.capC) return face
+  return { driveC: face.capC, outwards: through, surfaceC: face.capC, capC: face.capC }
+}
+
+/**
+ * One step of time: cell-centred finite volumes; properties are those of the beginning of the step. A face that comes to its cap within the
+ * step is held there for all of it.
+ * @param implicit share of the new temperatures: 1 backward Euler, 0.5 Crank and Nicolson
+ */
+export function stepInPlace(body: Body, boundary: Boundary, seconds: number, implicit: number, edge?: EdgeHeat): void {
+  const { grid, temperatures, highest, f70Minutes, work } = body
+  const { right, store } = work
+  const step: Step = { seconds, implicit, edge }
+  readFlesh(body)
+  let faces = balanceFaces(body, boundary)
+  solveChange(body, faces, step)
+  const held: Faces = { below: faces.below && holdAtCap(body, faces.below, 0), above: holdAtCap(body, faces.above, grid.cells - 1) }
+  if (held.below !== faces.below || held.above !== faces.above) {
+    faces = held
+    solveChange(body, faces, step)
+  }
   let [heatIn, heatStored] = [0, 0]
-  for (let i = 0; i < cells; i += 1) {
+  for (let i = 0; i < grid.cells; i += 1) {
     const change = right[i] ?? 0
     const now = (temperatures[i] ?? 0) + change
     heatStored += (store[i] ?? 0) * change
@@ -161,11 +197,7 @@ export function stepInPlace(body: Body, boundary: Boundary, seconds: number, imp
 }
 
 /** Surface temperatures after a step. @returns what flowed in through the faces during it, J for each m2 */
-function settleFaces(
-  body: Body,
-  faces: { readonly below: BalancedFace | null; readonly above: BalancedFace },
-  { seconds, implicit }: { readonly seconds: number; readonly implicit: number },
-): number {
+function settleFaces(body: Body, faces: Faces, { seconds, implicit }: { readonly seconds: number; readonly implicit: number }): number {
   const { grid, temperatures, surfacesC, work } = body
   const last = grid.cells - 1
   const surface = ({ driveC, outwards, capC }: BalancedFace, i: number): number => {
