@@ -5,6 +5,7 @@ import {
   answerAmounts,
   answerCold,
   answerCook,
+  answerLearn,
   answerFishFirst,
   answerFreshness,
   conduct,
@@ -65,6 +66,10 @@ export function createVerbs(today: string): Readonly<Record<string, () => Promis
     cook: async () => {
       const { parseCookRequest } = await studies()
       return verb(parseCookRequest, (request) => answerCook(request, sheet(), { today }))
+    },
+    learn: async () => {
+      const { parseLearnRequest } = await studies()
+      return verb(parseLearnRequest, (request) => answerLearn(request, sheet(), { today }))
     },
     conduct: async () => {
       const { parseConductRequest } = await studies()

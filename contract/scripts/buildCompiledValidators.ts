@@ -4,6 +4,7 @@
  */
 import { AmountsRequest } from '../src/amounts.ts'
 import { CookRequest } from '../src/cook.ts'
+import { LearnRequest } from '../src/learn.ts'
 import { ConductRequest } from '../src/conduct.ts'
 import { ColdRequest } from '../src/cold.ts'
 import { FreshnessRequest } from '../src/freshness.ts'
@@ -72,6 +73,7 @@ await write('compiledStudies.js', {
   parseFindRequest: FindRequest,
   parseAmountsRequest: AmountsRequest,
   parseCookRequest: CookRequest,
+  parseLearnRequest: LearnRequest,
   parseColdRequest: ColdRequest,
   parseConductRequest: ConductRequest,
   parseFreshnessRequest: FreshnessRequest,

@@ -33,6 +33,7 @@ export {
   type LotState,
   type PlaceKind,
 } from './lots.ts'
+export { LearnEvent, Learnt, LearnRequest } from './learn.ts'
 export { RunCalendarRequest } from './runSheet.ts'
 export { Cook, CookedStage, CookMoment, CookRequest, CookStage, PrepareWindow } from './cook.ts'
 export { Amounts, AmountsRequest, FormCompared, PartCompared, PartsCompared } from './amounts.ts'

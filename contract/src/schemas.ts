@@ -13,6 +13,7 @@ import { ColdPlaceInput, ColdPlaceRecord, ColdReading, LotInput, LotRecord, Read
 import { CoverCard } from './coverCard.ts'
 import { Amounts, AmountsRequest } from './amounts.ts'
 import { Cook, CookRequest } from './cook.ts'
+import { Learnt, LearnRequest } from './learn.ts'
 import { RunCalendarRequest } from './runSheet.ts'
 import { Brief, Recipe, StandInsRequest } from './brief.ts'
 import { Decision, DecisionDetail, DecisionInput, DecisionRerun } from './decisions.ts'
@@ -146,6 +147,8 @@ export const schemas = {
   AmountsRequest,
   Cook,
   CookRequest,
+  Learnt,
+  LearnRequest,
   RunCalendarRequest,
   Cold,
   ColdPlaceInput,

@@ -28,6 +28,10 @@ export type Method = (typeof METHODS)[number]
 export const FORMATS = ['whole', 'fillet-skin-on', 'fillet-skinless', 'portion', 'steak', 'chunk', 'slice', 'mince', 'frame'] as const
 export type Format = (typeof FORMATS)[number]
 
+/** Ways of cooking in which a swap that worked in one works in the others. */
+export const METHOD_GROUPS = ['fried', 'fierce', 'oven', 'moist', 'pot', 'raw', 'smoke', 'mince'] as const
+export type MethodGroup = (typeof METHOD_GROUPS)[number]
+
 /** What a piece lies in or on while it cooks, and while it rests. */
 export const COOK_MEDIA = [
   'pan',

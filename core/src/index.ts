@@ -152,3 +152,4 @@ export {
   type RunTask,
 } from './runSheet/index.ts'
 export { USUAL_PLACES } from './tables/kitchenRun.ts'
+export { answerLearn } from './learn/index.ts'

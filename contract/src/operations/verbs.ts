@@ -49,6 +49,13 @@ export const verbs = {
     input: 'ColdRequest',
     output: 'Cold',
   }),
+  learn: question({
+    ...computed,
+    path: '/learn',
+    summary: 'What a house learns from what happened: traits, yields, merchants, swaps, and what it cares about',
+    input: 'LearnRequest',
+    output: 'Learnt',
+  }),
   cook: question({
     ...computed,
     path: '/cook',

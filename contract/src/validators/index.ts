@@ -4,6 +4,7 @@ import formats from 'ajv-formats'
 import { AbsenceInput, AbsencePlan, AbsencePlanRequest } from '../absences.ts'
 import { Amounts, AmountsRequest } from '../amounts.ts'
 import { Cook, CookRequest } from '../cook.ts'
+import { Learnt, LearnRequest } from '../learn.ts'
 import { Brief, StandInsRequest } from '../brief.ts'
 import { BuySheet } from '../buySheet.ts'
 import { Conducted, ConductRequest } from '../conduct.ts'
@@ -57,6 +58,8 @@ export const parseTurningRequest = createParser(TurningRequest)
 export const parsePotRequest = createParser(PotRequest)
 export const parseAmountsRequest = createParser(AmountsRequest)
 export const parseCookRequest = createParser(CookRequest)
+export const parseLearnt = createParser(Learnt)
+export const parseLearnRequest = createParser(LearnRequest)
 export const parseCook = createParser(Cook)
 export const parseConducted = createParser(Conducted)
 export const parseConductRequest = createParser(ConductRequest)

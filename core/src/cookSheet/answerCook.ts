@@ -92,17 +92,35 @@ const heatedBy =
     stages: goal.stages.map((stage) => ({ ...stage, celsius: (stage.celsius ?? COOK_MEDIUM_TABLE[stage.medium].usualC) * by })),
   })
 
+/** A fish that forgives long cooking, and one that dries in it; flesh that gives body to its sauce. On the 0 to 10 scales. */
+const FORGIVES = 6
+const DRIES = 4
+const GIVES_BODY = 5
+
+/** What long cooking does to a fish whose middle is done long before. */
+function describeLong({ candidate, brief }: Asked): Fact {
+  const typical = (trait: 'tolerance' | 'collagen') => readTrait(trait, candidate, brief)?.typical ?? DRIES
+  const tolerance = typical('tolerance')
+  return say('cook.long', {
+    flesh: tolerance >= FORGIVES ? 'forgives' : tolerance < DRIES ? 'dries' : 'bears',
+    body: typical('collagen') >= GIVES_BODY ? 'yes' : 'no',
+  })
+}
+
 /** What it comes to, in a sentence. */
-function sumUp({ run }: Curve, { goal, brief }: Asked): Fact {
+function sumUp({ run }: Curve, asked: Asked): Fact {
+  const { goal, brief } = asked
   // As a cook says them: halves below ten, whole above.
   const whole = (seconds: number) => (seconds < 600 ? Math.round(seconds / 30) / 2 : Math.round(seconds / 60))
   const { low, high } = spread(run.cookedS)
-  return say('cook.sum', {
-    ...{ low: figure(whole(low), 1), high: minutes(whole(high)), core: celsius(Math.round(run.pullC)) },
-    rises: goal.reachedBy === 'rest' && run.peakC - run.pullC >= 1 ? 'yes' : 'no',
+  const common = {
+    low: figure(whole(low), 1),
+    high: minutes(whole(high)),
+    core: celsius(Math.round(run.pullC)),
     peak: celsius(Math.round(run.peakC)),
-    long: brief.longCooking ? 'yes' : 'no',
-  })
+  }
+  const rises = goal.reachedBy === 'rest' && run.peakC - run.pullC >= 1 ? 'yes' : 'no'
+  return brief.longCooking ? say('cook.sum.long', { ...common, rises, long: describeLong(asked) }) : say('cook.sum', { ...common, rises })
 }
 
 type Solved = Exclude<SolvedCook, { kind: 'never' }>

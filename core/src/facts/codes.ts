@@ -309,7 +309,9 @@ export const FACT_PARAMS = {
   'place.silent': ['place', 'time'],
 
   // How a fish is cooked.
-  'cook.sum': ['low', 'high', 'core', 'rises', 'peak', 'long'],
+  'cook.sum': ['low', 'high', 'core', 'rises', 'peak'],
+  'cook.sum.long': ['low', 'high', 'core', 'rises', 'peak', 'long'],
+  'cook.long': ['flesh', 'body'],
   'look.turn': ['skin'],
   'look.third': ['side'],
   'look.two-thirds': ['side'],
@@ -392,6 +394,10 @@ export const FACT_PARAMS = {
   'alert.rise': ['was', 'now'],
 
   // What is wrong with a question.
+  'problem.no-offer-named': ['offer'],
+  'problem.not-in-line': ['offer'],
+  'problem.more-than-bought': [],
+  'problem.form-not-sold': [],
   'problem.no-fish': ['name'],
   'problem.grade-upside-down': [],
   'problem.no-offer': ['offer', 'species'],

@@ -16,4 +16,4 @@ export {
 export { findEntry } from './findEntry.ts'
 export { asksCost, computePrecedence, keepHighest } from './standing.ts'
 export { listLeftOut } from './listLeftOut.ts'
-export { countRows, listStandings, rankBoard, rankLineUp, stepBoard, type LineUpOptions } from './rankLineUp.ts'
+export { countRows, listRows, listStandings, rankBoard, rankLineUp, stepBoard, type LineUpOptions } from './rankLineUp.ts'

@@ -66,6 +66,9 @@ function pickRows({ brief, scoring, considered }: Board): { readonly standing: r
   return { standing, rows: [...rows].sort(byFit) }
 }
 
+/** The rows of a line-up of this board, the fittest first. */
+export const listRows = (board: Board): readonly Entry[] => pickRows(board).rows
+
 /** How many rows a line-up of this board has. */
 export const countRows = (board: Board): number => pickRows(board).rows.length
 

@@ -34,7 +34,7 @@ function ofItsKind(brief: Brief, sheet: ChosenSheet, species: string | undefined
 }
 
 /** The missing fish as the dish would have had it: the offer named, else the best of its body, or of the part asked for, gates ignored. */
-function pickMissing(board: Board, species: string, missingOffer: string | undefined): Entry | undefined {
+export function pickMissing(board: Board, species: string, missingOffer: string | undefined): Entry | undefined {
   const every = board.entries.filter(({ candidate }) => candidate.offer.species === species)
   if (missingOffer) return every.find(({ candidate }) => candidate.offer.id === missingOffer)
   const asked = every.filter(({ candidate: { offer } }) =>

@@ -1,6 +1,7 @@
 export { chooseLadder, type LadderChoice, type RungCandidate } from './chooseLadder.ts'
 export { computeAlike, computeStandInScore, type Alikeness } from './computeAlike.ts'
 export { computeThereShare, findCauses, type Cause } from './findCauses.ts'
+export { findAlike } from './findAlike.ts'
 export { findStandIns } from './findStandIns.ts'
 export { computeLure } from './findTempting.ts'
 export { listChanges } from './changes/index.ts'

@@ -16,6 +16,7 @@ export const createAnswerHandlers = (
   | 'cold'
   | 'conduct'
   | 'cook'
+  | 'learn'
   | 'fishFirst'
   | 'find'
 > => ({
@@ -26,6 +27,7 @@ export const createAnswerHandlers = (
   turningPoints: ({ kitchen, input, signal }) => compute.ask('turningPoints', kitchen, input, signal),
   pot: ({ kitchen, input, signal }) => compute.ask('pot', kitchen, input, signal),
   freshness: ({ kitchen, input, signal }) => compute.ask('freshness', kitchen, input, signal),
+  learn: ({ kitchen, input, signal }) => compute.ask('learn', kitchen, input, signal),
   cook: ({ kitchen, input, signal }) => compute.ask('cook', kitchen, input, signal),
   conduct: ({ kitchen, input, signal }) => compute.ask('conduct', kitchen, input, signal),
   cold: ({ kitchen, input, signal }) => compute.ask('cold', kitchen, input, signal),

@@ -13,6 +13,8 @@ import type {
   ColdRequest,
   Cook,
   CookRequest,
+  Learnt,
+  LearnRequest,
   Conducted,
   ConductRequest,
   PotPlan,
@@ -30,6 +32,7 @@ import {
   answerAmounts,
   answerCold,
   answerCook,
+  answerLearn,
   answerFreshness,
   conduct,
   answerPot,
@@ -73,6 +76,8 @@ const amounts: Study<AmountsRequest, Untold<Amounts>> = async (desk, kitchen, re
   unwrap(answerAmounts(request, (await desk.openSheets(kitchen)).sheetOf(request), kitchen))
 const cook: Study<CookRequest, Untold<Cook>> = async (desk, kitchen, request) =>
   unwrap(answerCook(request, (await desk.openSheets(kitchen)).sheetOf(request), kitchen))
+const learn: Study<LearnRequest, Learnt> = async (desk, kitchen, request) =>
+  unwrap(answerLearn(request, (await desk.openSheets(kitchen)).sheetOf({}), kitchen))
 const fishFirst: Study<FishFirstRequest, Untold<FishFirst>> = async (desk, kitchen, request) => {
   const { sheetOf } = await desk.openSheets(kitchen)
   const sheet = sheetOf(request)
@@ -96,6 +101,7 @@ const conduction: Study<ConductRequest, Conducted> = async (_desk, _kitchen, req
 
 /** The engine's verbs on a kitchen's day. */
 export const answerStudies = {
+  learn,
   cook,
   conduct: conduction,
   lineUp,

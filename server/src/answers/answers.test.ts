@@ -6,6 +6,7 @@ import {
   parseFoundNames,
   parseAmounts,
   parseCook,
+  parseLearnt,
   parsePotPlan,
   parseSwapMap,
   parseTurningPoints,
@@ -33,6 +34,17 @@ const FACES = [
   ['/api/pot', 'pot', { ...brief, places: 4 }, parsePotPlan],
   ['/api/amounts', 'amounts', { ...brief, fish: 'Gadus morhua' }, parseAmounts],
   ['/api/cook', 'cook', { ...brief, method: 'pan-sear', format: 'portion', fish: 'Gadus morhua', serveAt: '20:00' }, parseCook],
+  [
+    '/api/learn',
+    'learn',
+    {
+      events: [
+        { kind: 'cooked', offerId: 'gadus-morhua.wild.fresh.body', notes: { firmness: -1 } },
+        { kind: 'delivered', merchant: 'Quay', asOrdered: true },
+      ],
+    },
+    parseLearnt,
+  ],
   ['/api/swap-map', 'swap-map', brief, parseSwapMap],
   ['/api/year', 'year', brief, parseYearOfDish],
   [

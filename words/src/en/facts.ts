@@ -282,8 +282,11 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'asked.dear': 'Dear by {by} a portion.',
   'asked.past-limit': 'Past the limit of {limit}.',
   'asked.past-rung': 'Past the point where {fish} is the better buy, {price}.',
-  'cook.sum':
-    '{low} to {high}, {core} in the middle when it comes out{rises, select, yes {; it rises to {peak} by itself} other {}}.{long, select, yes { The middle is done long before a slow braise ends: what the extra time does is to the sinews, and to flesh that forgives it.} other {}}',
+  'cook.sum': '{low} to {high}, {core} in the middle when it comes out{rises, select, yes {; it rises to {peak} by itself} other {}}.',
+  'cook.sum.long':
+    '{low} to {high}, {core} in the middle when it comes out{rises, select, yes {; it rises to {peak} by itself} other {}}. {long}',
+  'cook.long':
+    'The middle is done long before a slow braise ends. {flesh, select, forgives {This flesh forgives the extra time, and grows tender in it.} dries {This flesh dries in the extra time: put it in late.} other {This flesh bears some of the extra time, and is best put in late.}}{body, select, yes { Its sinews give body to the sauce.} other { It gives the sauce little body.}}',
   'look.turn': '{skin, select, yes {the skin lets go by itself: turn it} other {it lets go by itself: turn it}}',
   'look.third': '{side, select, one {white a third of the way up the side} other {white a sixth in from either face}}',
   'look.two-thirds': '{side, select, one {white two thirds of the way up} other {a third of it left glassy, in the middle}}',
@@ -389,6 +392,10 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'alert.dearer': '{fish} grew dearer: {rise}.',
   'alert.rise': '{was} a portion when it was taken, {now} now',
 
+  'problem.no-offer-named': 'no offer "{offer}" in the book',
+  'problem.not-in-line': '"{offer}" is in no row of that line-up',
+  'problem.more-than-bought': 'must be less than what was bought',
+  'problem.form-not-sold': 'is no form in which this offer is sold',
   'problem.no-fish': 'no fish named "{name}" in the book',
   'problem.grade-upside-down': 'must not be below the lower end of the grade',
   'problem.no-offer': 'no offer "{offer}" of {species}',

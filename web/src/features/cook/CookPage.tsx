@@ -9,8 +9,10 @@ import { listTaken } from '@tender-gill/core'
 import { useMemo, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { useOffers } from '../../engine/index.ts'
+import { useKeptOffline } from '../../offline/index.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
 import { describeProblem } from '../../parts/dishWords.ts'
+import { HourField } from '../../parts/moments.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
 import { OneOf } from '../../parts/OneOf.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
@@ -24,6 +26,7 @@ import { toAsked } from './cookWords.ts'
 import { Hands } from './Hands.tsx'
 import { Instead } from './Instead.tsx'
 import { LookFor } from './LookFor.tsx'
+import { Schedule } from './Schedule.tsx'
 import { Schools } from './Schools.tsx'
 import { layTimers } from './layTimers.ts'
 import { StageEditor } from './StageEditor.tsx'
@@ -63,7 +66,7 @@ interface SheetProps {
 }
 
 function FishCook({ dish, taken, choices, onFish }: SheetProps) {
-  const { how, setStages, setFigure } = useCookHow()
+  const { how, setStages, setFigure, setServeAt } = useCookHow()
   const { set } = useTimers()
   const offer = useOffers(
     useMemo(() => [taken.offerId], [taken.offerId]),
@@ -112,6 +115,7 @@ function FishCook({ dish, taken, choices, onFish }: SheetProps) {
           width={100}
           onChange={(startC) => setFigure('startC', startC)}
         />
+        <HourField label="On the table at" value={how.serveAt ?? ''} onChange={setServeAt} size="small" width={140} />
         <Box sx={{ flex: 1 }} />
         {cook && (
           <Button variant="contained" onClick={start} sx={{ minHeight: 44 }}>
@@ -155,6 +159,11 @@ function FishCook({ dish, taken, choices, onFish }: SheetProps) {
             <Panel title="Look for">
               <LookFor signs={cook.signs} />
             </Panel>
+            {cook.schedule && (
+              <Panel title="Worked back">
+                <Schedule schedule={cook.schedule} />
+              </Panel>
+            )}
             <Panel title="How far">
               <Schools {...cook} onChoose={(doneness) => dish.edit({ brief: { ...brief, doneness } })} />
             </Panel>
@@ -207,6 +216,7 @@ function listChoices(all: readonly TakenFish[], ranked: readonly RankedFish[], t
 }
 
 function CookView({ dish }: { readonly dish: Dish }) {
+  useKeptOffline()
   const [search, change] = useSearch()
   const lineUp = useLineUp(dish.brief)
   if (lineUp.status === 'refused') return <Alert severity="error">{lineUp.problems.map(describeProblem).join('; ')}</Alert>

@@ -11,6 +11,8 @@ export interface CookHow {
   readonly thicknessMm: number | undefined
   readonly weightG: number | undefined
   readonly startC: number | undefined
+  /** Hour of service, HH:MM. */
+  readonly serveAt: string | undefined
 }
 type Figure = 'thicknessMm' | 'weightG' | 'startC'
 const NAMES: Record<Figure, string> = { thicknessMm: 'thick', weightG: 'weighs', startC: 'from' }
@@ -32,10 +34,12 @@ export function useCookHow() {
     stages: readStages(search.get('stages')),
     ...{ thicknessMm: readFigure(search.get(NAMES.thicknessMm)), weightG: readFigure(search.get(NAMES.weightG)) },
     startC: readFigure(search.get(NAMES.startC)),
+    serveAt: /^([01]\d|2[0-3]):[0-5]\d$/.exec(search.get('at') ?? '')?.[0],
   }
   return {
     how,
     setStages: (stages: readonly CookStage[] | undefined) => set('stages', stages && writeStages(stages)),
+    setServeAt: (at: string) => set('at', at),
     setFigure: (figure: Figure, value: number | null) => set(NAMES[figure], value === null ? undefined : String(value)),
   }
 }
@@ -51,7 +55,7 @@ export interface ShownCook {
 export function useCook(
   { brief }: Pick<Dish, 'brief'>,
   offer: ResolvedOffer | undefined,
-  { stages, thicknessMm, weightG, startC }: CookHow,
+  { stages, thicknessMm, weightG, startC, serveAt }: CookHow,
 ): ShownCook {
   const sheet = useSheet(brief.date)
   const thick = thicknessMm ?? (offer && cutThicknessMm(brief, offer))
@@ -61,6 +65,7 @@ export function useCook(
     ...(weightG !== undefined && { weightG }),
     ...(startC !== undefined && { startC }),
     ...(stages && { stages: [...stages] }),
+    ...(serveAt !== undefined && { serveAt }),
   }
   const request = thick === undefined ? common : { ...common, thicknessMm: thick }
   const key = offer ? nameQuestion(request) : null

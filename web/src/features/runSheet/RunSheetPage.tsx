@@ -13,6 +13,7 @@ import { Link } from 'react-router'
 import { useKitchenQuery, useServingsQuery } from '../../api/api.ts'
 import { nameQuestion, useAnswer, useSheet } from '../../engine/index.ts'
 import { said } from '../../notices/index.ts'
+import { useKeptOffline } from '../../offline/index.ts'
 import { DayField, HourField } from '../../parts/moments.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
@@ -247,6 +248,7 @@ function Lines({ lines }: { readonly lines: readonly RunLine[] }) {
 
 /** Servings of one day, ready together: starts worked back, clashes solved by order or said. */
 export default function RunSheetPage() {
+  useKeptOffline()
   const [search] = useSearch()
   const { data: kitchen } = useKitchenQuery()
   const { data: records } = useServingsQuery()

@@ -1,0 +1,102 @@
+import type { Learnt, LearnEvent, LearnRequest, OfferSheet, ResolvedOffer, Result } from '@tender-gill/contract'
+import { createFindSpecies } from '../brief/index.ts'
+import { say, type Problem } from '../facts/index.ts'
+import { groupBy } from '../lists/index.ts'
+import { createBoard, listRows } from '../lineUp/index.ts'
+import { ENGINE_VERSION } from '../tables/constants.ts'
+import { learnMerchants } from './learnMerchants.ts'
+import { learnPulls, type Choice } from './learnPulls.ts'
+import { learnSwaps } from './learnSwaps.ts'
+import { learnTraits } from './learnTraits.ts'
+import { learnYields, readShare } from './learnYields.ts'
+
+type Of<K extends LearnEvent['kind']> = Extract<LearnEvent, { kind: K }>
+const ofKind = <K extends LearnEvent['kind']>(events: readonly LearnEvent[], kind: K): readonly Of<K>[] =>
+  events.filter((event): event is Of<K> => event.kind === kind)
+
+/** What is wrong with one event, at its place. */
+function findProblem(
+  event: LearnEvent,
+  offers: ReadonlyMap<string, ResolvedOffer>,
+  isFish: (name: string) => boolean,
+): Problem | undefined {
+  if (event.kind === 'swap') {
+    const name = [event.missing, event.standIn].find((one) => !isFish(one))
+    return name === undefined
+      ? undefined
+      : { path: name === event.missing ? '/missing' : '/standIn', message: say('problem.no-fish', { name }) }
+  }
+  if (event.kind !== 'cooked' && event.kind !== 'yield') return undefined
+  const offer = offers.get(event.offerId)
+  if (!offer) return { path: '/offerId', message: say('problem.no-offer-named', { offer: event.offerId }) }
+  if (event.kind !== 'yield') return undefined
+  if (event.edibleG >= event.boughtG) return { path: '/edibleG', message: say('problem.more-than-bought') }
+  const share = readShare(offer, event)
+  if (share === undefined) return { path: '/boughtAs', message: say('problem.form-not-sold') }
+  if (!offer.forms.some(({ form }) => form === event.form)) return { path: '/form', message: say('problem.form-not-sold') }
+  return undefined
+}
+
+/** Line-ups from which something was taken, or what is wrong with their briefs. */
+function layChoices(events: readonly LearnEvent[], sheet: OfferSheet, today: string): Result<readonly Choice[], readonly Problem[]> {
+  const choices: Choice[] = []
+  const problems: Problem[] = []
+  events.forEach((event, i) => {
+    if (event.kind !== 'chose') return
+    const board = createBoard(event.brief, sheet, today)
+    if (!board.ok) problems.push(...board.error.map((one) => ({ ...one, path: `/events/${i}/brief${one.path}` })))
+    else if (!listRows(board.value).some(({ candidate }) => candidate.offer.id === event.offerId))
+      problems.push({ path: `/events/${i}/offerId`, message: say('problem.not-in-line', { offer: event.offerId }) })
+    else choices.push({ board: board.value, offerId: event.offerId })
+  })
+  return problems.length > 0 ? { ok: false, error: problems } : { ok: true, value: choices }
+}
+
+/**
+ * What a house learns from what happened: the book as prior, entries as observations. The order of entries does not matter; nothing learnt
+ * opens a gate of safety, since none is learnt.
+ * @param request already valid by its schema   @returns the posteriors unrounded, or every problem with its place
+ */
+export function answerLearn(
+  { events }: LearnRequest,
+  sheet: OfferSheet,
+  { today }: { readonly today: string },
+): Result<Learnt, readonly Problem[]> {
+  const offers = new Map(sheet.offers.map((offer) => [offer.id, offer]))
+  const findSpecies = createFindSpecies(sheet.offers)
+  const problems = events.flatMap((event, i) => {
+    const problem = findProblem(event, offers, (name) => findSpecies(name) !== undefined)
+    return problem ? [{ ...problem, path: `/events/${i}${problem.path}` }] : []
+  })
+  if (problems.length > 0) return { ok: false, error: problems }
+  const choices = layChoices(events, sheet, today)
+  if (!choices.ok) return choices
+  const accepted = ofKind(events, 'swap').map((event) => ({
+    ...event,
+    missing: findSpecies(event.missing) ?? event.missing,
+    standIn: findSpecies(event.standIn) ?? event.standIn,
+  }))
+  const known = <T extends { readonly offerId: string }, R>(
+    list: readonly T[],
+    learn: (offer: ResolvedOffer, own: readonly T[]) => readonly R[],
+  ): R[] =>
+    [...groupBy(list, ({ offerId }) => offerId)]
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .flatMap(([offerId, own]) => {
+        const offer = offers.get(offerId)
+        return offer ? learn(offer, own) : []
+      })
+  return {
+    ok: true,
+    value: {
+      traits: known(ofKind(events, 'cooked'), learnTraits),
+      yields: known(ofKind(events, 'yield'), learnYields),
+      merchants: learnMerchants(
+        events.filter((event): event is Of<'delivered'> | Of<'arrived'> => event.kind === 'delivered' || event.kind === 'arrived'),
+      ),
+      swaps: learnSwaps(accepted, sheet, today),
+      pulls: learnPulls(choices.value),
+      engineVersion: ENGINE_VERSION,
+    },
+  }
+}

@@ -1,0 +1,1 @@
+export { answerLearn } from './answerLearn.ts'
