@@ -16,6 +16,8 @@ export interface RunDish {
   /** Minutes after midnight. */
   readonly serveAtMin: number
   readonly cook: Pick<Cook, 'stages' | 'pull' | 'total'>
+  /** Work until it is ready for the pan, min; it may be done at any time before, and holds nobody up. */
+  readonly prepareMin?: number
 }
 
 /** Something that is held for a while: a place, or a hand. Minutes after midnight. */
@@ -29,7 +31,7 @@ interface Held {
 
 /** One thing that is done. */
 export interface RunTask {
-  readonly kind: 'stage' | 'turn' | 'out' | 'serve'
+  readonly kind: 'prepare' | 'stage' | 'turn' | 'out' | 'serve'
   /** Minutes after midnight. */
   readonly atMin: number
   /** Which stage of the dish. */
@@ -90,6 +92,8 @@ function layDish(dish: RunDish, places: Places): Laid {
     atMin: startMin + fromMinutes,
     stage,
   }))
+  const { prepareMin = 0 } = dish
+  if (prepareMin > 0) tasks.unshift({ kind: 'prepare', atMin: startMin - prepareMin, stage: 0 })
   tasks.push({ kind: 'out', atMin: outMin, stage: heated.length }, { kind: 'serve', atMin: dish.serveAtMin, stage: heated.length })
   const fits = heated.map(({ place }) => (isPlace(place) ? fit(place, dish.covers, places) : { units: 1, batches: 1 }))
   const held: Held[] = heated.flatMap(({ place, fromMinutes, toMinutes, celsius }, i) =>
@@ -105,7 +109,7 @@ function layDish(dish: RunDish, places: Places): Laid {
         ]
       : [],
   )
-  const touched = tasks.filter(({ kind }) => kind !== 'serve')
+  const touched = tasks.filter(({ kind }) => kind !== 'serve' && kind !== 'prepare')
   held.push(...touched.map(({ atMin }) => ({ place: 'hand' as const, fromMin: atMin, toMin: atMin + TOUCH_MIN, units: 1, celsius: null })))
   return {
     dish,

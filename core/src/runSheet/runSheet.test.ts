@@ -56,6 +56,14 @@ describe('a run sheet', () => {
     expect(enough.clashes).toEqual([])
   })
 
+  it('begins with the work before the pan, which moves with its dish and holds nobody up', () => {
+    const [row] = planRun([dish('a', { prepareMin: 25 })], USUAL_PLACES).rows
+    expect(row?.tasks[0]).toMatchObject({ kind: 'prepare', atMin: (row?.startMin ?? 0) - 25 })
+    const two = planRun([dish('a', { prepareMin: 60, place: 'burner' }), dish('b', { prepareMin: 60 })], { ...USUAL_PLACES, hand: 2 })
+    expect(two.clashes).toEqual([])
+    expect(two.rows.every(({ shiftMin }) => shiftMin === 0)).toBe(true)
+  })
+
   it('counts batches where more portions come than a place takes', () => {
     expect(planRun([dish('a', { place: 'fryer', method: 'deep-fry', covers: 10 })], USUAL_PLACES).rows[0]?.batches).toBe(3)
     expect(planRun([dish('a', { place: 'burner', method: 'pan-sear', covers: 10 })], USUAL_PLACES).rows[0]?.batches).toBe(1)

@@ -1,6 +1,7 @@
 import type { Brief, Cook, CookRequest, Form, Problem, Result, TakenFish } from '@tender-gill/contract'
 import {
   answerCook,
+  compareForms,
   cookInstead,
   cutThicknessMm,
   findStandIns,
@@ -28,16 +29,25 @@ const TOLD = 5
 export interface AskedToRun {
   readonly id: string
   readonly brief: Brief
-  readonly taken: Pick<TakenFish, 'species' | 'offerId'> | null
+  readonly taken: TakenFish | null
   readonly serveAtMin: number
 }
 export interface CookedToRun {
   readonly cook: Cook
+  /** Work until all of it is ready for the pan, min. */
+  readonly prepareMin: number
   readonly common: string
 }
 const leaderOf = (brief: Brief, sheet: Laid['sheet'], today: string): AskedToRun['taken'] => {
   const answer = rankLineUp(brief, sheet, { today, shares: false, leftOut: false })
   return answer.ok ? (answer.value.ranked[0] ?? null) : null
+}
+
+/** Work on what is bought of a fish for a dish until it is ready for the pan, min, as on the page of amounts. */
+function workOn(brief: Brief, fish: AskedToRun['taken'], sheet: Laid['sheet'], today: string): number {
+  if (!fish) return 0
+  const forms = compareForms({ ...brief, fish: fish.species }, sheet, { today })
+  return (forms.ok && forms.value.find(({ offerId, form }) => offerId === fish.offerId && form === fish.form)?.minutes) || 0
 }
 
 /** What is asked of the engine at the stove. */
@@ -64,11 +74,23 @@ export const createCookAnswers = ({ open, tell }: Deps) => ({
       const cut = offer && cutThicknessMm(brief, offer)
       const asked = offer && { ...brief, fish: offer.species, offer: offer.id, ...(cut !== undefined && { thicknessMm: cut }) }
       const answer = asked && tell(answerCook(asked, sheet, { today }))
-      if (offer && answer?.ok) cooked[id] = { cook: answer.value, common: offer.common }
+      if (offer && answer?.ok) cooked[id] = { cook: answer.value, common: offer.common, prepareMin: workOn(brief, fish, sheet, today) }
     }
     const able = dishes.flatMap(({ id, brief, serveAtMin }) => {
       const one = cooked[id]
-      return one ? [{ id, dish: brief.dish, method: brief.method, covers: brief.covers ?? 1, serveAtMin, cook: one.cook }] : []
+      return one
+        ? [
+            {
+              id,
+              dish: brief.dish,
+              method: brief.method,
+              covers: brief.covers ?? 1,
+              serveAtMin,
+              cook: one.cook,
+              prepareMin: one.prepareMin,
+            },
+          ]
+        : []
     })
     return { plan: tell(planRun(able, places)), cooked, untold: dishes.filter(({ id }) => !cooked[id]).map(({ id }) => id) }
   },

@@ -22,3 +22,6 @@ export function isKept(path: string): boolean {
   const [match, rest = ''] = OF_KITCHEN.exec(path) ?? []
   return match !== undefined && (KEPT.includes(rest) || /^\/servings\/[^/]+$/.test(rest))
 }
+
+/** Told to pages once the server has answered otherwise than what was kept, after they were given that. */
+export const ANSWERED_LATE = 'answered late'

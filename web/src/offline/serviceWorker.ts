@@ -5,7 +5,7 @@ import { cleanupOutdatedCaches, precacheAndRoute } from 'workbox-precaching'
 import { enable as askAhead } from 'workbox-navigation-preload'
 import { NavigationRoute, registerRoute } from 'workbox-routing'
 import { CacheFirst, NetworkFirst } from 'workbox-strategies'
-import { isKept } from './kept.ts'
+import { ANSWERED_LATE, isKept } from './kept.ts'
 
 declare const self: ServiceWorkerGlobalScope
 /** Every asset of this build, written in when it is built; their names change with what is in them. */
@@ -67,6 +67,15 @@ registerRoute(
     plugins: [
       new ExpirationPlugin({ maxEntries: MOST_ANSWERS }),
       {
+        // A slow server is answered for from what is kept; when it answers after all, and otherwise, the page is told.
+        cachedResponseWillBeUsed: async ({ cachedResponse, state }) => {
+          if (state) state.isKept = true
+          return cachedResponse ?? null
+        },
+        cacheDidUpdate: async ({ oldResponse, newResponse, state }) => {
+          if (!state?.isKept || (await oldResponse?.clone().text()) === (await newResponse.clone().text())) return
+          for (const page of await self.clients.matchAll({ type: 'window' })) page.postMessage(ANSWERED_LATE)
+        },
         fetchDidSucceed: async ({ response }) => {
           if (response.status === 401) await Promise.all([caches.delete(ANSWERS), caches.delete(SHELL)])
           return response

@@ -297,7 +297,7 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'look.take-out':
     'take it out: {from} to {to} with the probe {place, select, back {in the thick of the back, beside the bone, from above} above {in the middle of the thickest part, in from the side} other {in the middle of the thickest part}}',
   'look.rest': 'hottest in the middle after {minutes} of rest',
-  'task.window': '{what}: begin',
+  'task.window': '{what}, where it is wanted: begin',
   'task.stage': 'Into: {medium}',
   'task.turned': 'Turn it; then: {medium}',
   'task.take-out': 'Take it out and let it rest',

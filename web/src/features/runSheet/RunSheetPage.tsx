@@ -81,9 +81,10 @@ function Run({ kitchen, day, servings }: RunProps) {
     )
   const plan = answer?.value.plan
   const lines = answer && plan ? layTasks(plan, answer.value.cooked, dishOf) : []
+  const heat = lines.find(({ kind }) => kind === 'stage')
   const startTimers = () => {
     const ahead = lines
-      .filter(({ kind }) => kind !== 'serve')
+      .filter(({ kind }) => kind !== 'serve' && kind !== 'prepare')
       .map(({ id, servingId, atMin, what, then, earlyMin }) => ({
         ...{ id, what, then, path: `/dishes/${servingId}/cook`, endsMs: atMinute(kitchen.today, atMin) },
         fromMs: atMinute(kitchen.today, atMin - earlyMin),
@@ -138,11 +139,13 @@ function Run({ kitchen, day, servings }: RunProps) {
           <Paper component="section" aria-label="What begins when" sx={{ p: { xs: 1.5, md: 3 } }}>
             <Typography variant="h1" sx={{ fontSize: { xs: 26, md: 32 } }}>
               <span role="status" aria-label="When to begin">
-                {lines[0] ? `Begin at ${sayClock(lines[0].atMin)} for ${at}` : 'Nothing is cooked on this day.'}
+                {heat ? `Begin at ${sayClock(heat.atMin)} for ${at}` : 'Nothing is cooked on this day.'}
               </span>
             </Typography>
             <Typography color="text.secondary" sx={{ mb: 1 }}>
-              {describeDay(day)}; times are good to a fifth: check the middle.
+              {describeDay(day)}
+              {lines[0]?.kind === 'prepare' && `; prepare from ${sayClock(lines[0].atMin)}, by hands used to it`}; times are good to a
+              fifth: check the middle.
               {plan.rows.some(({ shiftMin }) => shiftMin > 0) &&
                 ` Moved: ${plan.rows
                   .filter(({ shiftMin }) => shiftMin > 0)

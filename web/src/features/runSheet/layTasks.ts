@@ -1,3 +1,4 @@
+import type { CookedStage } from '@tender-gill/contract'
 import type { RunPlan } from '@tender-gill/core'
 import type { Told } from '@tender-gill/words'
 import type { CookedToRun } from '../../engine/index.ts'
@@ -10,7 +11,7 @@ export interface RunLine {
   readonly atMin: number
   readonly what: string
   readonly then: string
-  readonly kind: 'stage' | 'turn' | 'out' | 'serve'
+  readonly kind: 'prepare' | 'stage' | 'turn' | 'out' | 'serve'
   /** How much sooner and later it may be due, min. */
   readonly earlyMin: number
 }
@@ -24,6 +25,21 @@ export function sayClock(minutes: number): string {
 export function readClock(text: string | null): number | undefined {
   const [, hour, minute] = /^([01]\d|2[0-3]):([0-5]\d)$/.exec(text ?? '') ?? []
   return hour === undefined || minute === undefined ? undefined : Number(hour) * 60 + Number(minute)
+}
+
+function sayTask(kind: RunLine['kind'], stage: CookedStage | undefined): string {
+  switch (kind) {
+    case 'prepare':
+      return 'Prepare'
+    case 'stage':
+      return stage ? `Into: ${sayStage(stage)}` : 'Begin'
+    case 'turn':
+      return 'Turn it'
+    case 'out':
+      return 'Take it out'
+    case 'serve':
+      return 'On the table'
+  }
 }
 
 /** Everything that is done, in the order in which it is done. */
@@ -40,16 +56,7 @@ export function layTasks(
       const what = `${common}, ${dishOf(id)}`
       return tasks.map(({ kind, atMin, stage }): RunLine => {
         const shown = cook.stages[stage]
-        const then =
-          kind === 'serve'
-            ? 'On the table'
-            : kind === 'out'
-              ? 'Take it out'
-              : kind === 'turn'
-                ? 'Turn it'
-                : shown
-                  ? `Into: ${sayStage(shown)}`
-                  : 'Begin'
+        const then = sayTask(kind, shown)
         const earlyMin = kind === 'out' ? cook.pull.minutes.typical - cook.pull.minutes.low : 0
         return { ...{ id: `${id} ${kind} ${stage}`, servingId: id, atMin, what, then, kind }, earlyMin }
       })
