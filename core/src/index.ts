@@ -138,7 +138,6 @@ export {
 } from './buySheet/index.ts'
 export { answerCook, clockBefore, cookInstead, cutThicknessMm, type CookedInstead } from './cookSheet/index.ts'
 export { COOK_MEDIUM_TABLE } from './tables/cookMedia.ts'
-export { COOK_PLANS } from './tables/cookPlans.ts'
 export { listHandTasks, type HandWork } from './hands/index.ts'
 export { findPinBones, type PinBones } from './tables/pinBones.ts'
 export {

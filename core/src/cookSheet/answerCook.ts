@@ -120,7 +120,9 @@ function sumUp({ run }: Curve, asked: Asked): Fact {
     peak: celsius(Math.round(run.peakC)),
   }
   const rises = goal.reachedBy === 'rest' && run.peakC - run.pullC >= 1 ? 'yes' : 'no'
-  return brief.longCooking ? say('cook.sum.long', { ...common, rises, long: describeLong(asked) }) : say('cook.sum', { ...common, rises })
+  return brief.longCooking || brief.method === 'braise'
+    ? say('cook.sum.long', { ...common, rises, long: describeLong(asked) })
+    : say('cook.sum', { ...common, rises })
 }
 
 type Solved = Exclude<SolvedCook, { kind: 'never' }>

@@ -15,6 +15,9 @@ export const spread = (value: number): Range => ({ low: value * (1 - TIME_ERROR)
 
 /** Flakes part under a light press about here; albumen comes out white above this, degrees C. */
 const FLAKES_C = 52
+/** A finger feels it firm up, and juices no longer run cloudy, about here, degrees C. */
+const SPRINGS_C = 50
+const CLEAR_C = 57
 const BEADS_C = 58
 /** Below this on its scale the flesh does not flake. */
 const LEAST_FLAKE = 3
@@ -37,7 +40,9 @@ export function listSigns(curve: Curve, stages: readonly LaidStage[], candidate:
   }
   add('through', curve.opaqueAtS(1), say('look.through'))
   const flakes = (readTrait('flake', candidate, brief)?.typical ?? 0) >= LEAST_FLAKE
-  add('flakes', curve.coreAtS(FLAKES_C), flakes ? say('look.flakes') : say('look.springs'))
+  add('spring', curve.coreAtS(SPRINGS_C), say('look.springs'))
+  if (flakes) add('flakes', curve.coreAtS(FLAKES_C), say('look.flakes'))
+  add('juices', curve.coreAtS(CLEAR_C), say('look.juices'))
   add('beads', curve.coreAtS(BEADS_C), say('look.beads'))
   found.sort((a, b) => (a.minutes?.typical ?? 0) - (b.minutes?.typical ?? 0))
   const { pullC, offCoreC, peakS, cookedS } = curve.run

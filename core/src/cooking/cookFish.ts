@@ -1,6 +1,6 @@
 import type { Form, ResolvedOffer } from '@tender-gill/contract'
 import type { NormalisedBrief } from '../facts/index.ts'
-import { COOK_PLANS, DONE_C, USUAL_REST } from '../tables/cookPlans.ts'
+import { COOK_PLANS, DONE_C, LONGEST_ON_ONE_FACE_MIN, USUAL_REST } from '../tables/cookPlans.ts'
 import { METHOD_TABLE, type Heat } from '../tables/methods.ts'
 import type { Candidate } from '../traits/index.ts'
 import { createPiece } from './createPiece.ts'
@@ -69,6 +69,10 @@ export function cookFish(candidate: Candidate, brief: NormalisedBrief): CookedFi
   known[candidate.form] = cooked ?? null
   return cooked ?? undefined
 }
+
+/** Whether a face burns before a dish that takes that long is done, in the stages it usually goes through. @param minutes in the heat */
+export const burnsWithin = (brief: NormalisedBrief, minutes: number): boolean =>
+  findGoal(brief)?.stages.some(({ medium, share = 0 }) => share * minutes > (LONGEST_ON_ONE_FACE_MIN[medium] ?? Infinity)) ?? false
 
 /** How many times as long one fish takes as another by depth alone, where no minutes can be told; undefined without heat. */
 export function compareByDepth(candidate: Candidate, other: Candidate, brief: NormalisedBrief): number | undefined {

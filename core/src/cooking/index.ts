@@ -1,4 +1,4 @@
-export { compareByDepth, cookFish, eatsVulnerable, findGoal, findTargetC, type CookedFish } from './cookFish.ts'
+export { burnsWithin, compareByDepth, cookFish, eatsVulnerable, findGoal, findTargetC, type CookedFish } from './cookFish.ts'
 export { composeFish, computeDepthMm, createPiece, depthTells, fleshOfFat, type PieceAsked } from './createPiece.ts'
 export { FINE, QUICK } from './grids.ts'
 export { runCook, type LaidStage, type Moment, type Piece, type Run } from './runCook.ts'

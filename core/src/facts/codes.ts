@@ -318,6 +318,7 @@ export const FACT_PARAMS = {
   'look.through': [],
   'look.flakes': [],
   'look.springs': [],
+  'look.juices': [],
   'look.beads': [],
   'look.take-out': ['from', 'to', 'place'],
   'look.rest': ['minutes'],

@@ -293,6 +293,7 @@ export const EN_FACTS: Readonly<Record<FactCode, string>> = {
   'look.through': 'no glassy line left in the middle',
   'look.flakes': 'flakes part under a light press',
   'look.springs': 'it springs back under a finger, and gives no more in the middle than at the edge',
+  'look.juices': 'juices run clear where a tip goes in',
   'look.beads': 'white beads come out of the flesh: it is as far as it should go',
   'look.take-out':
     'take it out: {from} to {to} with the probe {place, select, back {in the thick of the back, beside the bone, from above} above {in the middle of the thickest part, in from the side} other {in the middle of the thickest part}}',

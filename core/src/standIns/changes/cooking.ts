@@ -1,23 +1,11 @@
 import type { Fact } from '@tender-gill/contract'
-import { compareByDepth, computeDepthMm, cookFish, depthTells, findTargetC } from '../../cooking/index.ts'
+import { burnsWithin, compareByDepth, computeDepthMm, cookFish, depthTells, findTargetC } from '../../cooking/index.ts'
 import { celsius, figure, length, minutes, say, share } from '../../facts/index.ts'
-import { METHOD_TABLE, type Heat } from '../../tables/methods.ts'
 import type { Candidate } from '../../traits/index.ts'
 import { change, round, type FindChange, type Swap } from './swap.ts'
 
 /** A difference in time below this share is within what a cook does not notice. */
 const NOTICED_SHARE = 0.15
-
-/** After this long a face on fierce heat burns before the middle is done, min. */
-const LONGEST_ON_ONE_FACE: Record<Heat, number> = {
-  contact: 14,
-  fierce: 20,
-  fat: 12,
-  dry: Infinity,
-  steam: Infinity,
-  water: Infinity,
-  none: Infinity,
-}
 
 /** Both fish in the medium of the dish; neither where their depth makes no difference. */
 const cookBoth = ({ missing, candidate, brief }: Swap) =>
@@ -53,7 +41,7 @@ export const findTimeChange: FindChange = (swap) => {
   if (!now || !before) return findRelativeTime(swap)
   if (Math.abs(now.minutes / before.minutes - 1) < NOTICED_SHARE) return undefined
   const [told, was] = [toMinutes(now.minutes), toMinutes(before.minutes)]
-  const rather = LONGEST_ON_ONE_FACE[METHOD_TABLE[swap.brief.method].heat] < told ? 'yes' : 'no'
+  const rather = burnsWithin(swap.brief, told) ? 'yes' : 'no'
   return change(
     'cook-time',
     say('change.time', { minutes: minutes(told), was: figure(was, 1), depths: describeDepths(swap), rather }),

@@ -150,7 +150,7 @@ function FishCook({ dish, taken, choices, onFish }: SheetProps) {
             round={format === 'whole' && cook.stages.every(({ face, rest }) => rest || face === 'all')}
             skinOn={skinOn}
             stale={stale}
-            long={brief.longCooking ?? false}
+            long={brief.longCooking || brief.method === 'braise'}
             onEnd={(stage, minutes) => setStages(dragEnd(cook, how.stages, stage, minutes))}
           />
         )}

@@ -7,7 +7,7 @@ import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { Kitchen, ServingRecord } from '@tender-gill/contract'
 import { addressOf, operations } from '@tender-gill/contract/operations'
-import { listTaken, USUAL_PLACES, type Places } from '@tender-gill/core'
+import { atHour, listTaken, USUAL_PLACES, type Places } from '@tender-gill/core'
 import { useDispatch } from 'react-redux'
 import { Link } from 'react-router'
 import { useKitchenQuery, useServingsQuery } from '../../api/api.ts'
@@ -16,6 +16,7 @@ import { said } from '../../notices/index.ts'
 import { useKeptOffline } from '../../offline/index.ts'
 import { DayField, HourField } from '../../parts/moments.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
+import { readLocalTime } from '../../parts/readLocalTime.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { describeDay } from '../../reader/index.ts'
 import type { AppDispatch } from '../../state/store.ts'
@@ -31,6 +32,7 @@ import { saveFile } from './saveFile.ts'
 const USUAL_HOUR = '20:00'
 /** What was due longer ago than this is not begun any more. */
 const PAST_MS = 10 * 60_000
+const MINUTE_MS = 60_000
 /** What a kitchen has more or less of. */
 const ASKED_PLACES: readonly (readonly [keyof Places, string])[] = [
   ['burner', 'Burners'],
@@ -38,9 +40,6 @@ const ASKED_PLACES: readonly (readonly [keyof Places, string])[] = [
   ['fryer', 'Fryers'],
   ['hand', 'Pairs of hands'],
 ]
-
-/** Local time of a day and minute in this browser, ms: the kitchen is where it stands. */
-const atMinute = (date: string, minutes: number): number => new Date(`${date}T00:00:00`).getTime() + Math.round(minutes * 60) * 1000
 
 interface RunProps {
   readonly kitchen: Kitchen
@@ -68,7 +67,9 @@ function Run({ kitchen, day, servings }: RunProps) {
     }))
   const answer = useAnswer(useSheet(day), nameQuestion([asked, places]), (desk) => desk.runSheet(asked, places))
   const now = new Date(useNow(30_000))
-  const nowMin = day === kitchen.today ? now.getHours() * 60 + now.getMinutes() : -1
+  const nowMin = (day === kitchen.today ? readClock(readLocalTime(kitchen.zone, now)) : undefined) ?? -1
+  const atMinute = (date: string, minutes: number): number =>
+    atHour(date, Math.floor(minutes / 60), kitchen.zone) + (minutes % 60) * MINUTE_MS
   const dishOf = (id: string) => servings.find((one) => one.id === id)?.brief.dish ?? ''
   const put = (name: string, value: string) => change((params) => (value === '' ? params.delete(name) : params.set(name, value)))
   const toggle = (id: string, on: boolean) =>
