@@ -32,6 +32,8 @@ interface Held {
 /** One thing that is done. */
 export interface RunTask {
   readonly kind: 'prepare' | 'stage' | 'turn' | 'out' | 'serve'
+  /** Which batch, from 1; all of it in the last where it fits at once. */
+  readonly batch: number
   /** Minutes after midnight. */
   readonly atMin: number
   /** Which stage of the dish. */
@@ -83,42 +85,48 @@ function fit(place: CookPlace, covers: number, places: Places): { readonly units
 }
 
 function layDish(dish: RunDish, places: Places): Laid {
-  const { stages, total } = dish.cook
-  const startMin = dish.serveAtMin - PLATING_MIN - total.typical
-  const heated = stages.filter(({ rest }) => !rest)
-  const outMin = startMin + dish.cook.pull.minutes.typical
-  const tasks: RunTask[] = heated.map(({ fromMinutes, turned }, stage) => ({
-    kind: turned ? 'turn' : 'stage',
-    atMin: startMin + fromMinutes,
-    stage,
-  }))
+  const { stages, total, pull } = dish.cook
   const { prepareMin = 0 } = dish
-  if (prepareMin > 0) tasks.unshift({ kind: 'prepare', atMin: startMin - prepareMin, stage: 0 })
-  tasks.push({ kind: 'out', atMin: outMin, stage: heated.length }, { kind: 'serve', atMin: dish.serveAtMin, stage: heated.length })
+  const heated = stages.filter(({ rest }) => !rest)
   const fits = heated.map(({ place }) => (isPlace(place) ? fit(place, dish.covers, places) : { units: 1, batches: 1 }))
-  const held: Held[] = heated.flatMap(({ place, fromMinutes, toMinutes, celsius }, i) =>
-    isPlace(place)
-      ? [
-          {
-            place,
-            fromMin: startMin + fromMinutes,
-            toMin: startMin + toMinutes,
-            units: fits[i]?.units ?? 1,
-            celsius: place === 'oven' ? celsius : null,
-          },
-        ]
-      : [],
+  const batches = Math.max(1, ...fits.map(({ batches: own }) => own))
+  // The last batch is ready just in time; those before it went in one after the other.
+  const lastMin = dish.serveAtMin - PLATING_MIN - total.typical
+  const starts = Array.from({ length: batches }, (_, i) => lastMin - (batches - 1 - i) * pull.minutes.typical)
+  const [startMin = lastMin] = starts
+  const tasks: RunTask[] = starts.flatMap((at, i): RunTask[] => [
+    ...heated.map(({ fromMinutes, turned }, stage): RunTask => ({
+      kind: turned ? 'turn' : 'stage',
+      atMin: at + fromMinutes,
+      stage,
+      batch: i + 1,
+    })),
+    { kind: 'out', atMin: at + pull.minutes.typical, stage: heated.length, batch: i + 1 },
+  ])
+  const touched = tasks.map(({ atMin }) => ({ place: 'hand' as const, fromMin: atMin, toMin: atMin + TOUCH_MIN, units: 1, celsius: null }))
+  const held = starts.flatMap((at) =>
+    heated.flatMap(({ place, fromMinutes, toMinutes, celsius }, stage): readonly Held[] =>
+      isPlace(place)
+        ? [
+            {
+              place,
+              fromMin: at + fromMinutes,
+              toMin: at + toMinutes,
+              units: fits[stage]?.units ?? 1,
+              celsius: place === 'oven' ? celsius : null,
+            },
+          ]
+        : [],
+    ),
   )
-  const touched = tasks.filter(({ kind }) => kind !== 'serve' && kind !== 'prepare')
-  held.push(...touched.map(({ atMin }) => ({ place: 'hand' as const, fromMin: atMin, toMin: atMin + TOUCH_MIN, units: 1, celsius: null })))
   return {
-    dish,
-    slackMin: SLACK_MIN[dish.method] ?? 0,
-    startMin,
-    outMin,
-    tasks,
-    held,
-    batches: Math.max(1, ...fits.map(({ batches }) => batches)),
+    ...{ dish, slackMin: SLACK_MIN[dish.method] ?? 0, startMin, outMin: lastMin + pull.minutes.typical, batches },
+    tasks: [
+      ...(prepareMin > 0 ? [{ kind: 'prepare' as const, atMin: startMin - prepareMin, stage: 0, batch: 1 }] : []),
+      ...tasks,
+      { kind: 'serve' as const, atMin: dish.serveAtMin, stage: heated.length, batch: batches },
+    ],
+    held: [...held, ...touched],
   }
 }
 
@@ -152,7 +160,7 @@ const moveBy = (held: readonly Held[], shiftMin: number): readonly Held[] =>
 /** A minute of clash weighs more than any shift. */
 const CLASH_WEIGHT = 1000
 /** Tries after which the best so far is taken. */
-const MOST_TRIES = 150_000
+const MOST_TRIES = 30_000
 
 interface Best {
   cost: number

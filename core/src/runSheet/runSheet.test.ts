@@ -65,7 +65,15 @@ describe('a run sheet', () => {
   })
 
   it('counts batches where more portions come than a place takes', () => {
-    expect(planRun([dish('a', { place: 'fryer', method: 'deep-fry', covers: 10 })], USUAL_PLACES).rows[0]?.batches).toBe(3)
+    const [fried] = planRun([dish('a', { place: 'fryer', method: 'deep-fry', covers: 10 })], USUAL_PLACES).rows
+    expect(fried?.batches).toBe(3)
+    // One after the other, the last just in time.
+    const into = fried?.tasks.filter(({ kind }) => kind === 'stage').map(({ atMin }) => atMin) ?? []
+    const out = fried?.tasks.filter(({ kind }) => kind === 'out').map(({ atMin }) => atMin) ?? []
+    expect(into).toHaveLength(3)
+    expect(into.slice(1)).toEqual(out.slice(0, 2))
+    expect(out.at(-1)).toBe(fried?.outMin)
+    expect(into[0]).toBe(fried?.startMin)
     expect(planRun([dish('a', { place: 'burner', method: 'pan-sear', covers: 10 })], USUAL_PLACES).rows[0]?.batches).toBe(1)
   })
 

@@ -45,39 +45,43 @@ export function RunChart({ plan, cooked, dishOf, nowMin }: Props) {
             </text>
           </g>
         ))}
-        {plan.rows.map(({ id, startMin, outMin, tasks }, i) => {
+        {plan.rows.map(({ id, startMin, outMin, tasks, batches }, i) => {
           const one = cooked[id]
           const serve = tasks.find(({ kind }) => kind === 'serve')?.atMin ?? outMin
           const y = TOP + i * ROW
+          const each = one?.cook.pull.minutes.typical ?? 0
+          const starts = Array.from({ length: batches }, (_, batch) => startMin + batch * each)
           return (
             <g key={id}>
               <text x={Math.min(xOf(startMin), WIDTH - 330)} y={y + 15} fontFamily={HEADING} fontWeight={700}>
                 {one?.common}, {dishOf(id)}
               </text>
-              {one?.cook.stages
-                .filter(({ rest }) => !rest)
-                .map(({ fromMinutes, toMinutes, medium }) => {
-                  const [x, end] = [xOf(startMin + fromMinutes), xOf(startMin + toMinutes)]
-                  return (
-                    <g key={fromMinutes}>
-                      <rect
-                        x={x + 1}
-                        y={y + 22}
-                        width={Math.max(2, end - x - 2)}
-                        height={30}
-                        rx={3}
-                        fill={INK.brine}
-                        stroke={INK.kelp}
-                        strokeWidth={2}
-                      />
-                      {end - x > 60 && (
-                        <text x={x + 8} y={y + 42} clipPath="none">
-                          {nameMedium(medium).slice(0, Math.floor((end - x - 14) / 7))}
-                        </text>
-                      )}
-                    </g>
-                  )
-                })}
+              {starts.flatMap((start) =>
+                (one?.cook.stages ?? [])
+                  .filter(({ rest }) => !rest)
+                  .map(({ fromMinutes, toMinutes, medium }) => {
+                    const [x, end] = [xOf(start + fromMinutes), xOf(start + toMinutes)]
+                    return (
+                      <g key={start + fromMinutes}>
+                        <rect
+                          x={x + 1}
+                          y={y + 22}
+                          width={Math.max(2, end - x - 2)}
+                          height={30}
+                          rx={3}
+                          fill={INK.brine}
+                          stroke={INK.kelp}
+                          strokeWidth={2}
+                        />
+                        {end - x > 60 && (
+                          <text x={x + 8} y={y + 42} clipPath="none">
+                            {nameMedium(medium).slice(0, Math.floor((end - x - 14) / 7))}
+                          </text>
+                        )}
+                      </g>
+                    )
+                  }),
+              )}
               <rect
                 x={xOf(outMin) + 1}
                 y={y + 30}

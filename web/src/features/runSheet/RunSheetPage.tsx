@@ -162,7 +162,8 @@ function Run({ kitchen, day, servings }: RunProps) {
               .filter(({ batches }) => batches > 1)
               .map(({ id, batches }) => (
                 <Alert key={id} severity="info" sx={{ mb: 1 }}>
-                  {dishOf(id)} does not fit at once: {batches} batches, and the sheet is of the last of them.
+                  {dishOf(id)} does not fit at once: {batches} batches, one after the other; the first waits for the last. More burners or
+                  fryers make it fewer.
                 </Alert>
               ))}
             {plan.rows.length > 0 && <RunChart plan={plan} cooked={answer.value.cooked} dishOf={dishOf} nowMin={nowMin} />}

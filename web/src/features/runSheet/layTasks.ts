@@ -49,16 +49,17 @@ export function layTasks(
   dishOf: (id: string) => string,
 ): readonly RunLine[] {
   return rows
-    .flatMap(({ id, tasks }) => {
+    .flatMap(({ id, tasks, batches }) => {
       const one = cooked[id]
       if (!one) return []
       const { cook, common } = one
       const what = `${common}, ${dishOf(id)}`
-      return tasks.map(({ kind, atMin, stage }): RunLine => {
+      return tasks.map(({ kind, atMin, stage, batch }): RunLine => {
         const shown = cook.stages[stage]
-        const then = sayTask(kind, shown)
+        const whole = batches === 1 || kind === 'prepare' || kind === 'serve'
+        const then = `${sayTask(kind, shown)}${whole ? '' : `, batch ${batch} of ${batches}`}`
         const earlyMin = kind === 'out' ? cook.pull.minutes.typical - cook.pull.minutes.low : 0
-        return { ...{ id: `${id} ${kind} ${stage}`, servingId: id, atMin, what, then, kind }, earlyMin }
+        return { ...{ id: `${id} ${kind} ${stage} ${batch}`, servingId: id, atMin, what, then, kind }, earlyMin }
       })
     })
     .sort((a, b) => a.atMin - b.atMin || (a.id < b.id ? -1 : 1))
