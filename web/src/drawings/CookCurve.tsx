@@ -15,6 +15,7 @@ interface Props {
   readonly stages: readonly CurveStage[]
   readonly out: Range
   readonly targetC: number
+  readonly narrow: boolean
   /** Minute that is looked at. */
   readonly minute: number
   readonly onLook: (minute: number) => void
@@ -24,9 +25,8 @@ interface Props {
   readonly writeMinutes: (minutes: number) => string
 }
 
-const WIDTH = 760
-const LEFT = 48
-const RIGHT = 74
+/** Across a desk, and across a phone, where nothing is to be dragged into sight. */
+const SIZES = { wide: { WIDTH: 760, LEFT: 48, RIGHT: 74 }, narrow: { WIDTH: 380, LEFT: 36, RIGHT: 58 } } as const
 const TOP = 22
 const BOTTOM = 250
 const BAR = 276
@@ -45,7 +45,8 @@ const stepOf = (most: number): number => [0.5, 1, 2, 5, 10, 15, 30, 60].find((st
 const yOf = (celsius: number): number => BOTTOM - ((BOTTOM - TOP) * Math.min(MOST_C, Math.max(0, celsius))) / MOST_C
 
 /** The middle and the face of a piece over the minutes, with the stages under them that can be dragged. */
-export function CookCurve({ moments, stages, out, targetC, minute, onLook, onEnd, writeC, writeMinutes }: Props) {
+export function CookCurve({ moments, stages, out, targetC, narrow, minute, onLook, onEnd, writeC, writeMinutes }: Props) {
+  const { WIDTH, LEFT, RIGHT } = SIZES[narrow ? 'narrow' : 'wide']
   const most = Math.max(moments.at(-1)?.minute ?? 1, out.high) * 1.02
   const xOf = (at: number) => LEFT + ((WIDTH - LEFT - RIGHT) * Math.min(most, Math.max(0, at))) / most
   const minuteAt = (event: PointerEvent<SVGGElement>): number => {
@@ -63,7 +64,7 @@ export function CookCurve({ moments, stages, out, targetC, minute, onLook, onEnd
       if (event.currentTarget.hasPointerCapture(event.pointerId)) onMove(minuteAt(event))
     },
   })
-  const step = stepOf(most)
+  const step = stepOf(narrow ? most * 1.6 : most)
   const keys = (value: number, onMove: (at: number) => void) => (event: KeyboardEvent) => {
     const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key]
     if (by === undefined) return

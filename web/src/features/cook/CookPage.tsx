@@ -115,7 +115,7 @@ function FishCook({ dish, taken, choices, onFish }: SheetProps) {
           width={100}
           onChange={(startC) => setFigure('startC', startC)}
         />
-        <HourField label="On the table at" value={how.serveAt ?? ''} onChange={setServeAt} size="small" width={140} />
+        <HourField label="On the table at" value={how.serveAt ?? ''} onChange={setServeAt} size="small" width={170} />
         <Box sx={{ flex: 1 }} />
         {cook && (
           <Button variant="contained" onClick={start} sx={{ minHeight: 44 }}>

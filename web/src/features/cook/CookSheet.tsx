@@ -2,6 +2,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
+import useMediaQuery from '@mui/material/useMediaQuery'
 import type { Cook } from '@tender-gill/contract'
 import { useState } from 'react'
 import { CookCurve } from '../../drawings/CookCurve.tsx'
@@ -31,6 +32,7 @@ const lies = (cook: Cook, minute: number): 'below' | 'above' => {
 /** The answer, the piece with the heat in it, and the curve over the stages. */
 export function CookSheet({ cook, common, dish, round, skinOn, stale, long, onEnd }: Props) {
   const [looked, setLooked] = useState<number | null>(null)
+  const narrow = useMediaQuery('(max-width: 640px)')
   const minute = Math.min(looked ?? cook.pull.minutes.typical * 0.6, cook.curve.at(-1)?.minute ?? 0)
   const [first] = cook.curve
   if (!first) return null
@@ -84,21 +86,18 @@ export function CookSheet({ cook, common, dish, round, skinOn, stale, long, onEn
           )}
         </Box>
       </Box>
-      <Box sx={{ overflowX: 'auto' }}>
-        <Box sx={{ minWidth: 560 }}>
-          <CookCurve
-            moments={cook.curve}
-            stages={cook.stages.map((stage) => ({ ...stage, label: sayStage(stage) }))}
-            out={cook.pull.minutes}
-            targetC={cook.targetC}
-            minute={minute}
-            onLook={setLooked}
-            onEnd={onEnd}
-            writeC={formatTemperature}
-            writeMinutes={sayMinutes}
-          />
-        </Box>
-      </Box>
+      <CookCurve
+        moments={cook.curve}
+        stages={cook.stages.map((stage) => ({ ...stage, label: sayStage(stage) }))}
+        out={cook.pull.minutes}
+        targetC={cook.targetC}
+        narrow={narrow}
+        minute={minute}
+        onLook={setLooked}
+        onEnd={onEnd}
+        writeC={formatTemperature}
+        writeMinutes={sayMinutes}
+      />
       <Typography variant="body2" sx={{ borderLeft: `4px solid ${INK.roe}`, pl: 1, mt: 1 }}>
         In all {sayRange(cook.total)} until the middle is at its hottest.{long ? ` ${cook.sentence}` : ''}
       </Typography>

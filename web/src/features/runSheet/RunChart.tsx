@@ -13,7 +13,7 @@ interface Props {
   readonly nowMin: number
 }
 const WIDTH = 1000
-const LEFT = 8
+const LEFT = 28
 const ROW = 62
 const TOP = 26
 

@@ -27,6 +27,9 @@ export function readClock(text: string | null): number | undefined {
   return hour === undefined || minute === undefined ? undefined : Number(hour) * 60 + Number(minute)
 }
 
+/** At one moment something comes out before the next goes in. */
+const ORDER: Record<RunLine['kind'], number> = { out: 0, turn: 1, prepare: 2, stage: 3, serve: 4 }
+
 function sayTask(kind: RunLine['kind'], stage: CookedStage | undefined): string {
   switch (kind) {
     case 'prepare':
@@ -62,5 +65,5 @@ export function layTasks(
         return { ...{ id: `${id} ${kind} ${stage} ${batch}`, servingId: id, atMin, what, then, kind }, earlyMin }
       })
     })
-    .sort((a, b) => a.atMin - b.atMin || (a.id < b.id ? -1 : 1))
+    .sort((a, b) => Math.round(a.atMin * 60) - Math.round(b.atMin * 60) || ORDER[a.kind] - ORDER[b.kind] || (a.id < b.id ? -1 : 1))
 }
