@@ -1,7 +1,16 @@
+import type { Page } from '@playwright/test'
 import { expect, test } from '../stack.ts'
 
 const minutes = (text: string): readonly number[] =>
   [...text.matchAll(/(\d+)(½)?/g)].map(([, whole, half]) => Number(whole) + (half ? 0.5 : 0))
+
+/** A sheet that hangs above the stove is one page. */
+async function expectOnePage(page: Page): Promise<void> {
+  for (const format of ['A4', 'Letter'] as const) {
+    const pdf = (await page.pdf({ format })).toString('latin1')
+    expect(pdf.match(/\/Type \/Page\b/g), format).toHaveLength(1)
+  }
+}
 
 test('a cook sheet for a dish: its stages are dragged, the fish is swapped, and the minutes are the same on every page', async ({
   page,
@@ -12,6 +21,8 @@ test('a cook sheet for a dish: its stages are dragged, the fish is swapped, and 
   const usual = await headline.innerText()
   const look = page.getByRole('region', { name: 'Look for' })
   await expect(look).toContainText('with the probe')
+
+  await expectOnePage(page)
 
   // The end of the fat is dragged to the left: it comes out earlier, and colder in the middle.
   const end = page.getByRole('slider', { name: /^Deep fat, in batter.*: ends$/ })
@@ -55,6 +66,7 @@ test('a run sheet with timers that outlive a reload, and a calendar of it', asyn
   await page.clock.install({ time: new Date('2026-06-13T17:30:00Z') })
   await page.goto('/k/lantern-house/run-sheet?day=2026-06-17')
   await expect(page.getByRole('status', { name: 'When to begin' })).toHaveText(/^Begin at \d\d:\d\d for 20:00$/)
+  await expectOnePage(page)
   await page.getByRole('button', { name: 'Start the timers' }).click()
   const timers = page.getByRole('region', { name: 'Timers' })
   const running = timers.getByRole('listitem').filter({ hasText: /Into: |Take it out|Turn it/ })

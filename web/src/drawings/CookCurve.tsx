@@ -144,7 +144,13 @@ export function CookCurve({ moments, stages, out, targetC, narrow, minute, onLoo
               stroke={stage.rest ? INK.slate : INK.kelp}
               strokeWidth={2}
             />
-            <foreignObject display={wide < 56 ? 'none' : undefined} x={x + 6} y={BAR + 3} width={Math.max(0, wide - 18)} height={30}>
+            <foreignObject
+              display={wide < (stage.rest ? 110 : 56) ? 'none' : undefined}
+              x={x + 6}
+              y={BAR + 3}
+              width={Math.max(0, wide - 18)}
+              height={30}
+            >
               <Box
                 sx={{
                   fontFamily: HEADING,

@@ -1,7 +1,6 @@
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import GlobalStyles from '@mui/material/GlobalStyles'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import type { Cook, CookStage, RankedFish, TakenFish } from '@tender-gill/contract'
@@ -15,6 +14,7 @@ import { describeProblem } from '../../parts/dishWords.ts'
 import { HourField } from '../../parts/moments.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
 import { OneOf } from '../../parts/OneOf.tsx'
+import { OnePage } from '../../parts/OnePage.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import type { Dish } from '../../state/useDish.ts'
 import { useSearch } from '../../state/useSearch.ts'
@@ -33,9 +33,6 @@ import { StageEditor } from './StageEditor.tsx'
 import { Sureness } from './Sureness.tsx'
 import { useCook, useCookHow } from './useCook.ts'
 import { Windows } from './Windows.tsx'
-
-/** A cook sheet hangs above the stove on one page, black on white. */
-const ONE_PAGE = { '@page': { margin: '10mm' }, '@media print': { body: { background: 'none', zoom: 0.66 } } }
 
 const TWO_COLUMNS = { gridTemplateAreas: '"sheet aside" "rest aside"', gridTemplateRows: 'auto 1fr' }
 
@@ -81,7 +78,7 @@ function FishCook({ dish, taken, choices, onFish }: SheetProps) {
   const start = () => cook && set(layTimers(cook, { id: dish.id, dish: brief.dish, common: offer.common, nowMs: Date.now() }))
   return (
     <>
-      <GlobalStyles styles={ONE_PAGE} />
+      <OnePage />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', mb: 1, displayPrint: 'none' }}>
         <Typography color="text.secondary" sx={{ mr: 1 }}>
           {brief.dish}

@@ -99,7 +99,7 @@ export function CookSheet({ cook, common, dish, round, skinOn, stale, long, onEn
         writeMinutes={sayMinutes}
       />
       <Typography variant="body2" sx={{ borderLeft: `4px solid ${INK.roe}`, pl: 1, mt: 1 }}>
-        In all {sayRange(cook.total)} until the middle is at its hottest.{long ? ` ${cook.sentence}` : ''}
+        {long ? cook.sentence : `In all ${sayRange(cook.total)} until the middle is at its hottest.`}
       </Typography>
       {looked !== null && (
         <Button sx={{ displayPrint: 'none' }} onClick={() => setLooked(null)}>

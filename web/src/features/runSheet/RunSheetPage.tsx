@@ -16,6 +16,7 @@ import { said } from '../../notices/index.ts'
 import { useKeptOffline } from '../../offline/index.ts'
 import { DayField, HourField } from '../../parts/moments.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
+import { OnePage } from '../../parts/OnePage.tsx'
 import { readLocalTime } from '../../parts/readLocalTime.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { describeDay } from '../../reader/index.ts'
@@ -109,6 +110,7 @@ function Run({ kitchen, day, servings }: RunProps) {
   }
   return (
     <>
+      <OnePage />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', mb: 1, displayPrint: 'none' }}>
         <DayField label="Day" value={day} onChange={(value) => put('day', value)} size="small" width={170} />
         <HourField label="On the table at" value={at} onChange={(value) => put('at', value)} size="small" width={150} />
@@ -179,7 +181,7 @@ function Run({ kitchen, day, servings }: RunProps) {
             <Paper component="section" aria-label="In order" sx={{ p: { xs: 1.5, md: 2 } }}>
               <Lines lines={lines} />
             </Paper>
-            <Paper component="section" aria-label="Dishes of the day" sx={{ p: { xs: 1.5, md: 2 } }}>
+            <Paper component="section" aria-label="Dishes of the day" sx={{ p: { xs: 1.5, md: 2 }, displayPrint: 'none' }}>
               <Typography variant="h2" gutterBottom>
                 Dishes of the day
               </Typography>
@@ -224,7 +226,7 @@ function Run({ kitchen, day, servings }: RunProps) {
 /** What is done, in order, each readable across a kitchen. */
 function Lines({ lines }: { readonly lines: readonly RunLine[] }) {
   return (
-    <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+    <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, '@media print': { columns: 2, '& li': { breakInside: 'avoid' } } }}>
       {lines.map(({ id, atMin, then, what, kind, earlyMin }) => (
         <Box
           component="li"
