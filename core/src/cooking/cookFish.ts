@@ -15,16 +15,8 @@ export interface CookedFish {
   readonly pullC: number
 }
 
-/** Time grows as depth to this power where no medium tells the minutes: the thickness exponents of transient conduction, 20 to 30 mm. */
-const DEPTH_EXPONENT: Record<Heat, number | null> = {
-  steam: 1.93,
-  water: 1.85,
-  fat: 1.85,
-  contact: 1.7,
-  fierce: 1.7,
-  dry: 1.59,
-  none: null,
-}
+/** Time grows as depth to this power where no plan tells minutes, as in smoke and broth: exponents of transient conduction, 20 to 30 mm. */
+const DEPTH_EXPONENT: { readonly [H in Heat]?: number } = { water: 1.85, dry: 1.59 }
 
 /** Whether somebody eats for whom nothing is left to the rest. */
 export const eatsVulnerable = ({ diners: { children, pregnant, elderly, immunocompromised } }: NormalisedBrief): boolean =>
@@ -77,5 +69,5 @@ export const burnsWithin = (brief: NormalisedBrief, minutes: number): boolean =>
 /** How many times as long one fish takes as another by depth alone, where no minutes can be told; undefined without heat. */
 export function compareByDepth(candidate: Candidate, other: Candidate, brief: NormalisedBrief): number | undefined {
   const exponent = DEPTH_EXPONENT[METHOD_TABLE[brief.method].heat]
-  return exponent === null ? undefined : (candidate.offer.depthMm.typical / other.offer.depthMm.typical) ** exponent
+  return exponent === undefined ? undefined : (candidate.offer.depthMm.typical / other.offer.depthMm.typical) ** exponent
 }
