@@ -41,6 +41,7 @@ test('a cook sheet for a dish: its stages are dragged, the fish is swapped, and 
 
   // What a stand-in takes stands beside it; taken for the sheet, it takes just that.
   const changes = page.getByRole('region', { name: 'If the fish changes' })
+  await expect(changes.getByRole('list')).toHaveAttribute('aria-busy', 'false')
   const first = changes.getByRole('listitem').first()
   await expect(first).toContainText(/mm: .+ min, out at/)
   const name = await first.locator('b').innerText()

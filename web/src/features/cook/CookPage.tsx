@@ -69,7 +69,7 @@ function FishCook({ dish, taken, choices, onFish }: SheetProps) {
     useMemo(() => [taken.offerId], [taken.offerId]),
     dish.brief.date,
   ).get(taken.offerId)
-  const { answer, instead, stale } = useCook(dish, offer, how)
+  const { answer, instead, stale, insteadStale } = useCook(dish, offer, how)
   if (!offer || !answer) return <Waiting what="the cook sheet" />
   const { brief } = dish
   const { format } = brief
@@ -165,7 +165,11 @@ function FishCook({ dish, taken, choices, onFish }: SheetProps) {
               <Schools {...cook} onChoose={(doneness) => dish.edit({ brief: { ...brief, doneness } })} />
             </Panel>
             <Panel title="If the fish changes">
-              {instead ? <Instead instead={instead} cook={cook} path={`/dishes/${dish.id}/stand-ins`} /> : <Waiting what="its stand-ins" />}
+              {instead ? (
+                <Instead instead={instead} stale={insteadStale} cook={cook} path={`/dishes/${dish.id}/stand-ins`} />
+              ) : (
+                <Waiting what="its stand-ins" />
+              )}
             </Panel>
             <Paper component="section" aria-label="What can hurt" sx={{ p: { xs: 1.5, md: 2 }, borderLeft: `4px solid ${INK.brass}` }}>
               <Box component="ul" sx={{ m: 0, pl: 2 }}>

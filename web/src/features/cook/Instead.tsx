@@ -20,17 +20,25 @@ function sayDifference(typical: number, was: number): string {
 /** The stand-ins of this fish by the same stages. */
 export function Instead({
   instead,
+  stale,
   cook,
   path,
 }: {
   readonly instead: readonly CookedInstead[]
+  /** They are of the stages before. */
+  readonly stale: boolean
   readonly cook: Cook
   readonly path: string
 }) {
   if (instead.length === 0) return <Typography color="text.secondary">No stand-in is known for this fish in this dish.</Typography>
   return (
     <>
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box
+        component="ul"
+        aria-label="Stand-ins in the same pan"
+        aria-busy={stale}
+        sx={{ listStyle: 'none', m: 0, p: 0, opacity: stale ? 0.5 : 1 }}
+      >
         {instead.map(({ offerId, common, depthMm, minutes, pullC }) => (
           <Box component="li" key={offerId} sx={{ py: 0.75, borderTop: `1px solid ${INK.hairline}` }}>
             <Box component="b" sx={{ fontFamily: HEADING }}>

@@ -49,6 +49,7 @@ export interface ShownCook {
   readonly instead: readonly CookedInstead[] | undefined
   /** An answer to an earlier question is still shown. */
   readonly stale: boolean
+  readonly insteadStale: boolean
 }
 
 /** The cook sheet of a fish of a dish, and its stand-ins in the same pan. */
@@ -72,5 +73,10 @@ export function useCook(
   const answer = useAnswer(sheet, key, (desk) => desk.cook(request))
   // Another fish is in the dish's cut, not as thick as this piece.
   const instead = useAnswer(sheet, answer?.value.ok ? key : null, (desk) => desk.cookInstead(common), 300)
-  return { answer: answer?.value, instead: instead?.value, stale: answer !== undefined && answer.key !== key }
+  return {
+    answer: answer?.value,
+    instead: instead?.value,
+    stale: answer !== undefined && answer.key !== key,
+    insteadStale: instead !== undefined && instead.key !== key,
+  }
 }
