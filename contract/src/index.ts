@@ -33,7 +33,29 @@ export {
   type LotState,
   type PlaceKind,
 } from './lots.ts'
-export { LearnEvent, Learnt, LearnRequest } from './learn.ts'
+export {
+  AfterService,
+  BONES_FOUND,
+  DONE_LEVELS,
+  ENTRY_KINDS,
+  EntriesInput,
+  Entry,
+  EntryAct,
+  EntryHistory,
+  EntryLine,
+  EntryPage,
+  HouseLearnt,
+  KEPT_ENDS,
+  LookBack,
+  ServedDish,
+  SetAsideInput,
+  type BonesFound,
+  type DoneLevel,
+  type EntryActKind,
+  type EntryKind,
+  type KeptEnd,
+} from './houseBook.ts'
+export { LearnEvent, Learnt, LearntMerchant, LearnRequest } from './learn.ts'
 export { RunCalendarRequest } from './runSheet.ts'
 export { Cook, CookedStage, CookMoment, CookRequest, CookStage, PrepareWindow } from './cook.ts'
 export { Amounts, AmountsRequest, FormCompared, PartCompared, PartsCompared } from './amounts.ts'
@@ -52,7 +74,18 @@ export {
   type NormalisedAsks,
 } from './lineUp.ts'
 export { Market, Price, Season, Stock, StockStanding } from './market.ts'
-export { BasedRange, Listing, OfferForm, OfferSheet, ResolvedOffer, ResolvedPrice, ResolvedSeason, type Range } from './offer.ts'
+export {
+  BasedRange,
+  HouseSwap,
+  LearntFrom,
+  Listing,
+  OfferForm,
+  OfferSheet,
+  ResolvedOffer,
+  ResolvedPrice,
+  ResolvedSeason,
+  type Range,
+} from './offer.ts'
 export { BuyLine, BuyOrder, BuyServing, BuySheet, BuyStandIn, ORDER_STATES, PRICE_LIMITS, type OrderState } from './buySheet.ts'
 export { RestUse, RestUseInput, RestUseRecord } from './restUses.ts'
 export { PairingCode, Phone, Phones } from './phones.ts'

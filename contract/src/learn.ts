@@ -3,9 +3,9 @@ import { Brief } from './brief.ts'
 import { closed, Fraction, oneOf, Range, ScientificName, Text } from './schemaParts.ts'
 import { ASK_KEYS, FLESH_KEYS, FORMS, METHODS, METHOD_GROUPS } from './vocabulary.ts'
 
-const Grams = Type.Number({ exclusiveMinimum: 0, maximum: 10_000_000 })
+export const Grams = Type.Number({ exclusiveMinimum: 0, maximum: 10_000_000 })
 const Note = Type.Integer({ minimum: -2, maximum: 2, description: 'Against the book: much less, less, as it says, more, much more.' })
-const Notes = Type.Partial(Type.Object(Object.fromEntries(FLESH_KEYS.map((key) => [key, Note]))), {
+export const Notes = Type.Partial(Type.Object(Object.fromEntries(FLESH_KEYS.map((key) => [key, Note]))), {
   additionalProperties: false,
   minProperties: 1,
 })
@@ -36,20 +36,22 @@ export const LearnRequest = closed({ events: Type.Array(LearnEvent, { maxItems: 
 export type LearnRequest = Static<typeof LearnRequest>
 
 const Count = Type.Integer({ minimum: 0 })
+/** How a merchant delivers. */
+export const LearntMerchant = closed({
+  merchant: Text(80),
+  failChance: Type.Union([Fraction], { description: 'That a line does not come as ordered.' }),
+  n: Type.Integer({ minimum: 0, description: 'Lines delivered.' }),
+  arrivals: Count,
+  iceDays: Type.Union([Range], { description: 'On arrival.' }),
+})
+export type LearntMerchant = Static<typeof LearntMerchant>
+
 /** What a house learns from what happened, each with how many entries it rests on. */
 export const Learnt = closed(
   {
     traits: Type.Array(closed({ offerId: Text(120), trait: oneOf(FLESH_KEYS), ...Range.properties, n: Count })),
     yields: Type.Array(closed({ offerId: Text(120), form: oneOf(FORMS), ...Range.properties, n: Count })),
-    merchants: Type.Array(
-      closed({
-        merchant: Text(80),
-        failChance: Type.Union([Fraction], { description: 'That a line does not come as ordered.' }),
-        n: Type.Integer({ minimum: 0, description: 'Lines delivered.' }),
-        arrivals: Count,
-        iceDays: Type.Union([Range], { description: 'On arrival.' }),
-      }),
-    ),
+    merchants: Type.Array(LearntMerchant),
     swaps: Type.Array(
       closed({
         group: oneOf(METHOD_GROUPS),

@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { HouseLeanings } from './brief.ts'
+import { LearntMerchant } from './learn.ts'
 import { Season, Stock, StockStanding } from './market.ts'
 import { closed, Currency, Fraction, nullable, oneOf, Range, ScientificName, Text } from './schemaParts.ts'
 import {
@@ -12,6 +13,7 @@ import {
   FORMS,
   MARKET_PLACES,
   MERCURY_CLASSES,
+  METHOD_GROUPS,
   MISSING_REASONS,
   OFF_FLAVOURS,
   ORIGINS,
@@ -28,6 +30,10 @@ import {
 
 export type Range = Static<typeof Range>
 
+/** How many entries of the house book a value is learnt from, and what the book says. */
+export const LearntFrom = closed({ n: Type.Integer({ minimum: 1 }), book: Range })
+export type LearntFrom = Static<typeof LearntFrom>
+
 /** A trait: what a buyer meets (5 %, median, 95 %) and what that knowledge rests on. */
 export const BasedRange = closed({
   low: Type.Number(),
@@ -35,6 +41,7 @@ export const BasedRange = closed({
   high: Type.Number(),
   basis: oneOf(BASES),
   source: Type.Optional(Text(300)),
+  learnt: Type.Optional(LearntFrom),
 })
 export type BasedRange = Static<typeof BasedRange>
 
@@ -45,6 +52,7 @@ export type Listing = Static<typeof Listing>
 export const OfferForm = closed({
   form: oneOf(FORMS),
   yieldOfWhole: Range,
+  learnt: Type.Optional(LearntFrom),
   sold: Type.Optional(
     Type.Boolean({ description: 'False where only what can be bought answers and nobody has it so; it is still cut so.' }),
   ),
@@ -61,6 +69,12 @@ export const ResolvedPrice = closed({
   quoteId: nullable(Text(80)),
   merchant: nullable(Text(80)),
   glaze: Type.Number({ minimum: 0, maximum: 0.5 }),
+  fails: Type.Optional(
+    closed(
+      { chance: Fraction, n: Type.Integer({ minimum: 1 }) },
+      { description: 'That a line of its merchant does not come as ordered, learnt from so many lines.' },
+    ),
+  ),
 })
 export type ResolvedPrice = Static<typeof ResolvedPrice>
 
@@ -78,6 +92,15 @@ const FleshTraits = Type.Unsafe<Record<FleshKey, BasedRange>>(closed(fleshProper
 const BonesByCut = Type.Unsafe<Record<BoneCut, BasedRange | null>>(
   closed(Object.fromEntries(BONE_CUTS.map((cut) => [cut, nullable(BasedRange)]))),
 )
+
+/** Swaps for one missing fish in ways of cooking that are alike: how many, and how many worked. */
+export const HouseSwap = closed({
+  group: oneOf(METHOD_GROUPS),
+  missing: ScientificName,
+  worked: Type.Integer({ minimum: 0 }),
+  n: Type.Integer({ minimum: 1 }),
+})
+export type HouseSwap = Static<typeof HouseSwap>
 
 /** One kind of flesh as it can be bought on one day: the only thing the engine is fed. */
 export const ResolvedOffer = closed(
@@ -126,6 +149,9 @@ export const ResolvedOffer = closed(
         { description: 'The kitchen marked it missing on this day.' },
       ),
     ),
+    swapped: Type.Optional(
+      Type.Array(HouseSwap, { description: 'How it went in this house where it stood in for another fish, by ways of cooking.' }),
+    ),
     prices: Type.Array(ResolvedPrice),
     season: nullable(ResolvedSeason),
     stock: nullable(StockStanding),
@@ -144,6 +170,8 @@ export const OfferSheet = closed(
     /** The years of the kitchen's waters and its evidence on stocks, laid over the offers for the waters and the day of each brief. */
     seasons: Type.Optional(Type.Array(Season)),
     stocks: Type.Optional(Type.Array(Stock)),
+    /** What the house has learnt of its merchants; what it has learnt of fish is in the offers. */
+    merchants: Type.Optional(Type.Array(LearntMerchant)),
   },
   { $id: 'OfferSheet' },
 )

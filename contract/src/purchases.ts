@@ -25,6 +25,8 @@ export const Purchase = closed({
   perKg: nullable(Type.Number({ exclusiveMinimum: 0, maximum: 100_000 })),
   currency: nullable(Currency),
   servings: Type.Array(Text(40), { maxItems: 200 }),
+  /** What it was expected to cost when it was ordered. */
+  expectedPerKg: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 100_000 })),
   note: Type.Optional(Text(400)),
 })
 export type Purchase = Static<typeof Purchase>

@@ -13,6 +13,7 @@ import { ColdPlaceInput, ColdPlaceRecord, ColdReading, LotInput, LotRecord, Read
 import { CoverCard } from './coverCard.ts'
 import { Amounts, AmountsRequest } from './amounts.ts'
 import { Cook, CookRequest } from './cook.ts'
+import { AfterService, EntriesInput, EntryHistory, EntryLine, EntryPage, HouseLearnt, LookBack, SetAsideInput } from './houseBook.ts'
 import { Learnt, LearnRequest } from './learn.ts'
 import { RunCalendarRequest } from './runSheet.ts'
 import { Brief, Recipe, StandInsRequest } from './brief.ts'
@@ -149,6 +150,14 @@ export const schemas = {
   CookRequest,
   Learnt,
   LearnRequest,
+  AfterService,
+  EntriesInput,
+  EntryHistory,
+  EntryLine,
+  EntryPage,
+  HouseLearnt,
+  LookBack,
+  SetAsideInput,
   RunCalendarRequest,
   Cold,
   ColdPlaceInput,

@@ -20,6 +20,12 @@ const standInProperties = {
   offer: Text(80),
   form: oneOf(FORMS),
   alike: Type.Number({ minimum: 0, maximum: 100 }),
+  learnt: Type.Optional(
+    closed(
+      { alikeWas: Type.Number({ minimum: 0, maximum: 100 }), worked: Type.Integer({ minimum: 0 }), n: Type.Integer({ minimum: 1 }) },
+      { description: 'How often this swap worked in the house, and how alike they are by the book.' },
+    ),
+  ),
   fit: Type.Number({ minimum: 0, maximum: 100 }),
   standIn: Type.Number({ minimum: 0, maximum: 100 }),
   portionCost: nullable(PortionCost),

@@ -151,4 +151,19 @@ export {
   type RunTask,
 } from './runSheet/index.ts'
 export { USUAL_PLACES } from './tables/kitchenRun.ts'
-export { answerLearn } from './learn/index.ts'
+export {
+  findOutcome,
+  foldActs,
+  leaveOut,
+  LEARNT_KEYS,
+  lookBack,
+  rankLessons,
+  searchBook,
+  toLearnEvents,
+  type Book,
+  type BookSearch,
+  type LessonSubject,
+  type LookBackContext,
+} from './houseBook/index.ts'
+export { groupOfMethod, type CountedSwap } from './swaps/index.ts'
+export { answerLearn, foldEvents, layLearnt, layMerchants, learnSwaps, NOTHING_LEARNT, type Folded } from './learn/index.ts'

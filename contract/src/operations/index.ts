@@ -1,6 +1,7 @@
 import { book } from './book.ts'
 import { counter } from './counter.ts'
 import { house } from './house.ts'
+import { houseBook } from './houseBook.ts'
 import { market } from './market.ts'
 import { planning } from './planning.ts'
 import { sheets } from './sheets.ts'
@@ -11,7 +12,7 @@ import { verbs } from './verbs.ts'
  * client with what it keeps and forgets, and the tests that try every operation. A shape is named, not imported: pages load this table
  * without any schema.
  */
-export const operations = { ...house, ...verbs, ...sheets, ...planning, ...market, ...counter, ...book }
+export const operations = { ...house, ...verbs, ...sheets, ...planning, ...market, ...counter, ...houseBook, ...book }
 export type Operations = typeof operations
 export type OperationName = keyof Operations
 

@@ -60,6 +60,7 @@ export const market = {
     path: 'purchases',
     what: 'what was ordered and bought',
     entity: 'purchase',
+    touches: ['purchase', 'entry'],
     permission: 'market',
     input: 'PurchaseInput',
     record: 'PurchaseRecord',

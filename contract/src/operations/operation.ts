@@ -19,6 +19,7 @@ export const ENTITIES = [
   'lot',
   'coldPlace',
   'coldReading',
+  'entry',
   'phone',
   'feed',
   'species',

@@ -12,6 +12,7 @@ export const LAID_OVER: readonly Entity[] = [
   'season',
   'stock',
   'absence',
+  'entry',
 ]
 
 /** The offers of a kitchen's day: named cheaply, fetched once under their name. */

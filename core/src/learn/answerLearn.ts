@@ -1,18 +1,12 @@
 import type { Learnt, LearnEvent, LearnRequest, OfferSheet, ResolvedOffer, Result } from '@tender-gill/contract'
 import { createFindSpecies } from '../brief/index.ts'
 import { say, type Problem } from '../facts/index.ts'
-import { groupBy } from '../lists/index.ts'
 import { createBoard, listRows } from '../lineUp/index.ts'
 import { ENGINE_VERSION } from '../tables/constants.ts'
-import { learnMerchants } from './learnMerchants.ts'
+import { foldEvents, ofKind } from './foldEvents.ts'
 import { learnPulls, type Choice } from './learnPulls.ts'
 import { learnSwaps } from './learnSwaps.ts'
-import { learnTraits } from './learnTraits.ts'
-import { learnYields, readShare } from './learnYields.ts'
-
-type Of<K extends LearnEvent['kind']> = Extract<LearnEvent, { kind: K }>
-const ofKind = <K extends LearnEvent['kind']>(events: readonly LearnEvent[], kind: K): readonly Of<K>[] =>
-  events.filter((event): event is Of<K> => event.kind === kind)
+import { readShare } from './learnYields.ts'
 
 /** What is wrong with one event, at its place. */
 function findProblem(
@@ -76,25 +70,14 @@ export function answerLearn(
     missing: findSpecies(event.missing) ?? event.missing,
     standIn: findSpecies(event.standIn) ?? event.standIn,
   }))
-  const known = <T extends { readonly offerId: string }, R>(
-    list: readonly T[],
-    learn: (offer: ResolvedOffer, own: readonly T[]) => readonly R[],
-  ): R[] =>
-    [...groupBy(list, ({ offerId }) => offerId)]
-      .sort(([a], [b]) => (a < b ? -1 : 1))
-      .flatMap(([offerId, own]) => {
-        const offer = offers.get(offerId)
-        return offer ? learn(offer, own) : []
-      })
+  const { traits, yields, merchants, swaps } = foldEvents([...events.filter(({ kind }) => kind !== 'swap'), ...accepted], sheet.offers)
   return {
     ok: true,
     value: {
-      traits: known(ofKind(events, 'cooked'), learnTraits),
-      yields: known(ofKind(events, 'yield'), learnYields),
-      merchants: learnMerchants(
-        events.filter((event): event is Of<'delivered'> | Of<'arrived'> => event.kind === 'delivered' || event.kind === 'arrived'),
-      ),
-      swaps: learnSwaps(accepted, sheet, today),
+      traits,
+      yields,
+      merchants,
+      swaps: learnSwaps(swaps, sheet, today),
       pulls: learnPulls(choices.value),
       engineVersion: ENGINE_VERSION,
     },

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { AXES } from '../tables/constants.ts'
 import { TODAY, buildBrief, buildOffer, buildSheet, must } from '../testing/builders.ts'
 import { answerLearn } from './index.ts'
-import { learnAlike } from './learnSwaps.ts'
+import { learnAlike } from '../swaps/index.ts'
 import { layPrior, learnRange } from './posterior.ts'
 
 const plain = buildOffer('Piscis unus')

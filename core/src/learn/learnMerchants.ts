@@ -1,4 +1,5 @@
 import type { Learnt, LearnEvent } from '@tender-gill/contract'
+import { groupBy } from '../lists/index.ts'
 import { ARRIVAL_PRIOR, BETWEEN_SHARE, FAIL_PRIOR, RANGE_SD } from '../tables/learning.ts'
 
 type Delivered = Extract<LearnEvent, { kind: 'delivered' }>
@@ -16,9 +17,8 @@ function learnIceDays(days: readonly number[]): Learnt['merchants'][number]['ice
 
 /** How a merchant delivers: whether lines come as ordered, and how old fish is when it comes. */
 export function learnMerchants(events: readonly (Delivered | Arrived)[]): Learnt['merchants'] {
-  const names = [...new Set(events.map(({ merchant }) => merchant))].sort()
-  return names.map((merchant) => {
-    const own = events.filter((event) => event.merchant === merchant)
+  const byMerchant = [...groupBy(events, ({ merchant }) => merchant)].sort(([a], [b]) => (a < b ? -1 : 1))
+  return byMerchant.map(([merchant, own]) => {
     const lines = own.filter((event): event is Delivered => event.kind === 'delivered')
     const days = own.flatMap((event) => (event.kind === 'arrived' ? [event.iceDays] : []))
     const failed = lines.filter(({ asOrdered }) => !asOrdered).length

@@ -16,7 +16,11 @@ const axisOf = (trait: FleshKey) => ({
 function gatherNotes(events: readonly Cooked[]): ReadonlyMap<FleshKey, readonly number[]> {
   const notes = new Map<FleshKey, number[]>()
   for (const { notes: said } of events)
-    for (const [trait, note] of Object.entries(said) as [FleshKey, number][]) notes.set(trait, [...(notes.get(trait) ?? []), note])
+    for (const [trait, note] of Object.entries(said) as [FleshKey, number][]) {
+      const own = notes.get(trait)
+      if (own) own.push(note)
+      else notes.set(trait, [note])
+    }
   return notes
 }
 

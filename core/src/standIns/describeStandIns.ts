@@ -24,11 +24,12 @@ export function describeMissing(entry: Entry, board: Board, askedAs: string | un
   }
 }
 
-export function describeStandIn({ entry, alike, standIn }: ScoredEntry, board: Board): StandIn {
+export function describeStandIn({ entry, alike, learnt, standIn }: ScoredEntry, board: Board): StandIn {
   const { offer } = entry.candidate
   return {
     ...describeFish(entry.candidate, board.brief.askedAs[offer.species]),
     alike: toTenth(alike),
+    ...(learnt && { learnt: { ...learnt, alikeWas: toTenth(learnt.alikeWas) } }),
     fit: toTenth(entry.fit.fit),
     standIn: toTenth(standIn),
     ...describePurchase(entry.candidate, board.brief),

@@ -15,7 +15,8 @@ export interface Cause {
 export function findCauses({ offer, form }: Candidate): readonly Cause[] {
   const wildFresh = offer.origin === 'wild' && offer.state === 'fresh'
   const water = offer.season?.water ?? (offer.water === 'fresh' ? 'inland' : 'sea')
-  const merchant = findPrice(offer, form)?.merchant
+  const price = findPrice(offer, form)
+  const merchant = price?.merchant
   const outOfSeason = wildFresh && offer.season !== null && offer.season.landings < IN_SEASON_LANDINGS
   const causes: readonly (readonly [CauseKind, string, boolean])[] = [
     ['weather', water, wildFresh],
@@ -25,7 +26,9 @@ export function findCauses({ offer, form }: Candidate): readonly Cause[] {
     ['farm', offer.species, offer.origin === 'farmed'],
     ['price', offer.species, true],
   ]
-  return causes.filter(([, , holds]) => holds).map(([kind, name]) => ({ kind, name: `${kind}:${name}`, chance: CAUSE_CHANCE[kind] }))
+  // What the house has learnt of a merchant speaks in the place of what is compiled.
+  const chanceOf = (kind: CauseKind) => (kind === 'merchant' ? (price?.fails?.chance ?? CAUSE_CHANCE.merchant) : CAUSE_CHANCE[kind])
+  return causes.filter(([, , holds]) => holds).map(([kind, name]) => ({ kind, name: `${kind}:${name}`, chance: chanceOf(kind) }))
 }
 
 /** Chance that none of the causes fails. */

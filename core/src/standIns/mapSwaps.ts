@@ -2,6 +2,7 @@ import type { Brief, OfferSheet, Result, SwapLink } from '@tender-gill/contract'
 import type { Problem, SwapFish, SwapMap } from '../facts/index.ts'
 import { computeFit, withAsks } from '../fit/index.ts'
 import { describeGate } from '../gates/index.ts'
+import { findSwap, learnAlike } from '../swaps/index.ts'
 import { byFit, createBoard, groupBySpecies, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
 import { ENGINE_VERSION } from '../tables/constants.ts'
 import { ALL_KINDS, kindOf } from '../traits/index.ts'
@@ -68,7 +69,9 @@ function findNeighbours(missing: Placed, able: ReadonlySet<Placed>, all: readonl
   for (const [to, other] of all.entries()) {
     if (other === missing || other.entry.gates.length > 0 || !able.has(other)) continue
     const look = compareLooks(other.entry.candidate.offer, missing.entry.candidate.offer, brief)
-    const alike = look * computeLikeness(scale, other.places, missing.places)
+    const alikeWas = look * computeLikeness(scale, other.places, missing.places)
+    const swap = findSwap(other.entry.candidate.offer, missing.entry.candidate.offer.species, brief.method)
+    const alike = swap ? learnAlike(alikeWas, swap.worked, swap.n) : alikeWas
     scored.push({ to, alike, standIn: computeStandInScore(alike, computeFit(other.entry.candidate, brief, scoring).fit) })
   }
   return scored

@@ -1,4 +1,5 @@
 import type { TextureKey } from '@tender-gill/contract'
+import { findSwap, learnAlike } from '../swaps/index.ts'
 import type { Board, Entry } from '../lineUp/index.ts'
 import { compareOnAxes, computeStandInScore, type TraitGap } from './computeAlike.ts'
 import { compareLooks, createLikenessScale, placeOnAxes } from './likeness.ts'
@@ -7,6 +8,8 @@ import { compareLooks, createLikenessScale, placeOnAxes } from './likeness.ts'
 export interface ScoredEntry {
   readonly entry: Entry
   readonly alike: number
+  /** How this swap went in the house, and how alike they are by the book. */
+  readonly learnt?: { readonly alikeWas: number; readonly worked: number; readonly n: number }
   /** Traits in which it differs, what weighs most first. */
   readonly differs: readonly TextureKey[]
   readonly standIn: number
@@ -30,8 +33,13 @@ export function scoreEntries(entries: readonly Entry[], missing: Entry, { brief,
   const wanted = placeOnAxes(missing.candidate, scale, brief)
   return entries.map((entry) => {
     const { alike: flesh, gaps } = compareOnAxes(scale, placeOnAxes(entry.candidate, scale, brief), wanted)
-    const alike = flesh * compareLooks(entry.candidate.offer, missing.candidate.offer, brief)
-    return { entry, alike, differs: listDiffering(gaps), standIn: computeStandInScore(alike, entry.fit.fit) }
+    const alikeWas = flesh * compareLooks(entry.candidate.offer, missing.candidate.offer, brief)
+    const swap = findSwap(entry.candidate.offer, missing.candidate.offer.species, brief.method)
+    const alike = swap ? learnAlike(alikeWas, swap.worked, swap.n) : alikeWas
+    return {
+      ...{ entry, alike, differs: listDiffering(gaps), standIn: computeStandInScore(alike, entry.fit.fit) },
+      ...(swap && { learnt: { alikeWas, worked: swap.worked, n: swap.n } }),
+    }
   })
 }
 

@@ -30,3 +30,8 @@ export const METHODS_OF_GROUP: Readonly<Record<MethodGroup, readonly Method[]>> 
   smoke: ['smoke'],
   mince: ['mince'],
 }
+
+/** How much entries have to say to whoever does the same again: a lesson most of all, then what went wrong, then a word, then a note. */
+export const TELLING = { lesson: 4, bad: 2, words: 1.5, note: 0.5 } as const
+/** After so many days an entry tells half as much: a season. */
+export const LESSON_HALF_LIFE_DAYS = 180

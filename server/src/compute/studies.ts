@@ -4,6 +4,7 @@ import { bookStudies } from '../book/bookStudies.ts'
 import { buySheetStudies } from '../buySheet/buySheetStudies.ts'
 import { coverCardStudies } from '../coverCard/coverCardStudies.ts'
 import { decisionStudies } from '../decisions/decisionStudies.ts'
+import { houseBookStudies } from '../houseBook/houseBookStudies.ts'
 import { marketDayStudies } from '../marketDay/marketDayStudies.ts'
 import { marketFileStudies } from '../marketFiles/marketFileStudies.ts'
 import { priceListStudies } from '../priceLists/priceListStudies.ts'
@@ -19,6 +20,7 @@ export const studies = {
   ...absenceStudies,
   ...buySheetStudies,
   ...coverCardStudies,
+  ...houseBookStudies,
   ...marketDayStudies,
   ...marketFileStudies,
   ...priceListStudies,

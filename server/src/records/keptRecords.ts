@@ -26,6 +26,7 @@ import {
   seasonMapping,
   stockMapping,
 } from './mappings.ts'
+import { createTellBook } from '../houseBook/tellBook.ts'
 import { createKitchenRepository } from '../kitchens/kitchenRepository.ts'
 import { createDishRepository } from '../servings/dishRepository.ts'
 import { createServingRepository } from '../servings/servingRepository.ts'
@@ -64,6 +65,7 @@ interface Deps {
 /** The handlers of every kind of record. */
 export function createKeptRecords({ db, now, books }: Deps) {
   const open = openRecords(now)
+  const tellBook = createTellBook(now)
   const serving = createRecordHandlers(db, {
     what: 'serving',
     entity: 'serving',
@@ -80,6 +82,7 @@ export function createKeptRecords({ db, now, books }: Deps) {
     entity: 'purchase',
     over: open.purchase,
     check: createCheckPurchase(books, open.rate(db), createKitchenRepository(db, now)),
+    tell: tellBook.purchase,
   })
   const restUse = createRecordHandlers(db, {
     what: 'use of a part',
@@ -87,12 +90,19 @@ export function createKeptRecords({ db, now, books }: Deps) {
     over: open.restUse,
     check: createCheckRestUse(open.serving(db)),
   })
-  const look = createRecordHandlers(db, { what: 'look', entity: 'look', over: open.look, check: createCheckLook(books) })
+  const look = createRecordHandlers(db, {
+    what: 'look',
+    entity: 'look',
+    over: open.look,
+    check: createCheckLook(books),
+    tell: tellBook.look,
+  })
   const lot = createRecordHandlers(db, {
     what: 'lot of fish',
     entity: 'lot',
     over: open.lot,
     check: createCheckLot(books, open.coldPlace(db)),
+    tell: tellBook.lot,
   })
   const coldPlace = createRecordHandlers(db, { what: 'place', entity: 'coldPlace', over: open.coldPlace })
   const rate = createRecordHandlers(db, { what: 'rate', entity: 'rate', over: open.rate })

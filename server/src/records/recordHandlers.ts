@@ -1,4 +1,4 @@
-import type { Problem } from '@tender-gill/contract'
+import type { Kitchen, Problem } from '@tender-gill/contract'
 import type { Database } from '../database/openDatabase.ts'
 import { RequestFailure, notFound, refuse } from '../http/errors.ts'
 import type { Asked, Commit } from '../http/serveOperations.ts'
@@ -12,6 +12,8 @@ interface RecordKind<Input, Record_> {
   readonly over: (db: Database) => RecordRepository<Input, Record_>
   /** What a schema cannot see: names of the book, things that cannot be together. */
   readonly check?: (input: Input, kitchenId: string) => Promise<readonly Problem[]>
+  /** What else is written down with a change, in its transaction. */
+  readonly tell?: (tx: Database, kitchen: Kitchen, record: Record_) => Promise<void>
 }
 
 type Any = Pick<Asked<never>, 'kitchen'> & { readonly params: { readonly id: string }; readonly revision: number }
@@ -26,7 +28,7 @@ export function settleChange<R>(outcome: ChangeOutcome<R>, what: string, sent: u
 /** Handlers of one kind of record, all within the kitchen that is asked. Another kitchen's id is answered as if it did not exist. */
 export function createRecordHandlers<Input, Record_ extends StoredFields>(
   db: Database,
-  { what, entity, over, check = async () => [] }: RecordKind<Input, Record_>,
+  { what, entity, over, check = async () => [], tell = async () => undefined }: RecordKind<Input, Record_>,
 ) {
   const make = async (input: Input, kitchenId: string): Promise<void> => {
     const problems = await check(input, kitchenId)
@@ -44,6 +46,7 @@ export function createRecordHandlers<Input, Record_ extends StoredFields>(
       return async (tx, touch) => {
         const record = await over(tx).create(kitchen.id, input)
         touch(entity, record.id)
+        await tell(tx, kitchen, record)
         return record
       }
     },
@@ -51,14 +54,18 @@ export function createRecordHandlers<Input, Record_ extends StoredFields>(
       await make(input, kitchen.id)
       return async (tx, touch) => {
         touch(entity, params.id)
-        return settleChange(await over(tx).update(kitchen.id, params.id, revision, input), what, input)
+        const record = settleChange(await over(tx).update(kitchen.id, params.id, revision, input), what, input)
+        await tell(tx, kitchen, record)
+        return record
       }
     },
     remove:
       async ({ kitchen, params, revision }: Any): Promise<Commit<Record_>> =>
       async (tx, touch) => {
         touch(entity, params.id)
-        return settleChange(await over(tx).remove(kitchen.id, params.id, revision), what, null)
+        const record = settleChange(await over(tx).remove(kitchen.id, params.id, revision), what, null)
+        await tell(tx, kitchen, record)
+        return record
       },
     restore:
       async ({ kitchen, params }: Any): Promise<Commit<Record_>> =>
@@ -66,6 +73,7 @@ export function createRecordHandlers<Input, Record_ extends StoredFields>(
         const record = await over(tx).restore(kitchen.id, params.id)
         if (!record) throw notFound(`No such ${what}`)
         touch(entity, params.id)
+        await tell(tx, kitchen, record)
         return record
       },
   }

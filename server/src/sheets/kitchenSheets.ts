@@ -13,8 +13,10 @@ import type {
   StockInput,
   StockRecord,
 } from '@tender-gill/contract'
-import { createPriceBook, type PriceBook } from '@tender-gill/core'
+import { createPriceBook, NOTHING_LEARNT, type PriceBook } from '@tender-gill/core'
 import type { HouseBooks, LeaningBook } from '../book/houseBook.ts'
+import { learnHouse } from '../houseBook/learnHouse.ts'
+import type { ReadBook } from '../houseBook/readBook.ts'
 import type { KitchenRepository } from '../kitchens/kitchenRepository.ts'
 import type { ListedPrices } from '../priceSeries/listedPrices.ts'
 import type { RecordRepository } from '../records/recordRepository.ts'
@@ -45,6 +47,7 @@ interface SheetDeps {
   readonly rates: Pick<RecordRepository<RateInput, RateRecord>, 'list'>
   readonly seasons: Pick<RecordRepository<SeasonInput, SeasonRecord>, 'list'>
   readonly stocks: Pick<RecordRepository<StockInput, StockRecord>, 'list'>
+  readonly readHouseBook: (kitchenId: string) => Promise<ReadBook>
   readonly absences: { readonly listStanding: (kitchenId: string, since?: string) => Promise<readonly Absence[]> }
 }
 
@@ -66,18 +69,20 @@ const NOTHING: LaidOver = {
   seasons: [],
   stocks: [],
   absences: [],
+  learnt: NOTHING_LEARNT,
 }
 
 /**
  * Opens the sheets of a kitchen, as its absences stand or as they are given. What is laid over the book is read once for each version of
  * the kitchen, and each sheet is laid out once.
  */
-export function createKitchenSheets({ books, kitchens, prices, purchases, readListed, rates, seasons, stocks, absences }: SheetDeps) {
+export function createKitchenSheets(deps: SheetDeps) {
+  const { books, kitchens, prices, purchases, readListed, rates, seasons, stocks, absences, readHouseBook } = deps
   const sheets = createLeastRecent<OfferSheet>(MOST_SHEETS)
   const standings = createLeastRecent<Promise<Standing>>(MOST_KITCHENS)
 
   const readOver = async (kitchenId: string, today: string, book: Pick<LeaningBook, 'offers'>): Promise<LaidOver> => {
-    const [typed, bought, listed, worth, kitchen, years, evidence, missing] = await Promise.all([
+    const [typed, bought, listed, worth, kitchen, years, evidence, missing, written] = await Promise.all([
       prices.list(kitchenId),
       purchases.list(kitchenId),
       readListed(kitchenId, today),
@@ -86,6 +91,7 @@ export function createKitchenSheets({ books, kitchens, prices, purchases, readLi
       seasons.list(kitchenId),
       stocks.list(kitchenId),
       absences.listStanding(kitchenId, today),
+      readHouseBook(kitchenId),
     ])
     return {
       // What was paid is a price of its day like any other.
@@ -96,6 +102,7 @@ export function createKitchenSheets({ books, kitchens, prices, purchases, readLi
       seasons: years.map(({ season }) => season),
       stocks: evidence.map(({ stock }) => stock),
       absences: missing,
+      learnt: learnHouse(written, book.offers),
     }
   }
   const readStanding = async (kitchenId: string, today: string): Promise<Standing> => {

@@ -1,5 +1,14 @@
 import type { Absence, HouseLeanings, OfferSheet, Price, Rate, Season, Stock } from '@tender-gill/contract'
-import { applyPrices, convertSeries, markAbsent, readSeries, type PriceSeries } from '@tender-gill/core'
+import {
+  applyPrices,
+  convertSeries,
+  layLearnt,
+  layMerchants,
+  markAbsent,
+  readSeries,
+  type Folded,
+  type PriceSeries,
+} from '@tender-gill/core'
 import type { LeaningBook } from '../book/houseBook.ts'
 import { nameShortly } from '../contents/index.ts'
 import type { ListedPrices } from '../priceSeries/listedPrices.ts'
@@ -14,6 +23,8 @@ export interface LaidOver {
   readonly seasons: readonly Season[]
   readonly stocks: readonly Stock[]
   readonly absences: readonly Absence[]
+  /** What the house book teaches. */
+  readonly learnt: Folded
 }
 
 /**
@@ -21,7 +32,7 @@ export interface LaidOver {
  * made of the stamps, so that no layer can be in the offers and not in their name.
  */
 export interface Layer {
-  readonly name: 'leanings' | 'market' | 'season' | 'evidence' | 'absences'
+  readonly name: 'leanings' | 'learnt' | 'market' | 'merchants' | 'season' | 'evidence' | 'absences'
   readonly stamp: string | null
   readonly lay: (sheet: OfferSheet) => OfferSheet
 }
@@ -30,6 +41,19 @@ const layLeanings = (leanings: HouseLeanings): Layer => ({
   name: 'leanings',
   stamp: Object.keys(leanings).length > 0 ? nameShortly(leanings) : null,
   lay: (sheet) => ({ ...sheet, leanings }),
+})
+
+const layHouseBook = (learnt: Folded): Layer => ({
+  name: 'learnt',
+  stamp: Object.values(learnt).some((list) => list.length > 0) ? nameShortly(learnt) : null,
+  lay: (sheet) => layLearnt(sheet, learnt),
+})
+
+/** How surely merchants deliver stands beside their prices: it is laid above the market, whose stamp and its own name it. */
+const layDeliveries = ({ merchants }: Folded): Layer => ({
+  name: 'merchants',
+  stamp: merchants.length > 0 ? nameShortly(merchants) : null,
+  lay: (sheet) => layMerchants(sheet, merchants),
 })
 
 /** Every price series the kitchen has, in its own currency where there is a rate. */
@@ -71,7 +95,9 @@ function layAbsences(absences: readonly Absence[], date: string): Layer {
 /** The layers of a kitchen's day, the lowest first; the book, with the house's hand in it, lies below them all. */
 export const listLayers = (book: LeaningBook, over: LaidOver, date: string): readonly Layer[] => [
   layLeanings(book.leanings),
+  layHouseBook(over.learnt),
   layMarket(book, over, date),
+  layDeliveries(over.learnt),
   laySeasons(over.seasons),
   layEvidence(over.stocks),
   layAbsences(over.absences, date),

@@ -1,6 +1,6 @@
 import { createOfferSheet } from '@tender-gill/catalogue'
 import { parseOfferSheet } from '@tender-gill/contract/validators'
-import { createFindSpecies, readSeries } from '@tender-gill/core'
+import { createFindSpecies, NOTHING_LEARNT, readSeries } from '@tender-gill/core'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { startTestServer, type TestServer } from '../testing/testServer.ts'
 import { createLeastRecent } from './leastRecent.ts'
@@ -72,6 +72,7 @@ describe('a sheet', () => {
     seasons: [],
     stocks: [],
     absences: [],
+    learnt: NOTHING_LEARNT,
   }
   const absence = { species: 'Zeus faber', offerId: null, because: null, from: '2026-06-13', to: '2026-06-14' } as never
   const over: Record<string, Partial<LaidOver>> = {
@@ -80,6 +81,13 @@ describe('a sheet', () => {
     seasons: { seasons: [{ species: 'Zeus faber', water: 'A', landings: Array.from({ length: 12 }, () => 1) }] },
     stocks: { stocks: [{ species: 'Zeus faber', gearScore: { value: 50 } }] },
     absences: { absences: [absence] },
+    learnt: { learnt: { ...NOTHING_LEARNT, swaps: [{ group: 'fried', missing: 'Zeus faber', standIn: 'Gadus morhua', worked: 1, n: 1 }] } },
+    merchants: {
+      learnt: {
+        ...NOTHING_LEARNT,
+        merchants: [{ merchant: 'Quay', failChance: 0.1, n: 3, arrivals: 0, iceDays: { low: 1, typical: 3, high: 9 } }],
+      },
+    },
   }
   const name = (patch: Partial<LaidOver>, leanings = {}) =>
     nameSheet(book, listLayers({ ...book, leanings }, { ...nothing, ...patch }, '2026-06-13'))

@@ -1,0 +1,2 @@
+export { countSwaps, groupOfMethod, type CountedSwap } from './countSwaps.ts'
+export { findSwap, learnAlike } from './learnAlike.ts'
