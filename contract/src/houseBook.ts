@@ -137,7 +137,8 @@ export const ServedDish = closed({
   method: oneOf(METHODS),
   format: oneOf(FORMATS),
   covers: Type.Integer({ minimum: 1 }),
-  fish: nullable(closed({ ...Named.properties, offerId: Text(120), offer: Text(80), form: oneOf(FORMS) })),
+  /** What was taken, or, where nobody took any, what led the line-up. */
+  fish: nullable(closed({ ...Named.properties, offerId: Text(120), offer: Text(80), form: oneOf(FORMS), taken: Type.Boolean() })),
   /** The fish it was first meant to be, where it is another. */
   missing: nullable(Named),
   merchant: nullable(Text(80)),
@@ -146,7 +147,8 @@ export const ServedDish = closed({
   lines,
 })
 export type ServedDish = Static<typeof ServedDish>
-export const AfterService = closed({ day: IsoDate, dishes: Type.Array(ServedDish) }, { $id: 'AfterService' })
+/** The dishes of a day; `others` are the days nearest to it on which something was or will be served. */
+export const AfterService = closed({ day: IsoDate, dishes: Type.Array(ServedDish), others: Type.Array(IsoDate) }, { $id: 'AfterService' })
 export type AfterService = Static<typeof AfterService>
 
 /** A value that was learnt, beside what the book says; `key` is what it is set aside by. */

@@ -57,6 +57,7 @@ export {
 } from './market/index.ts'
 export { findCautions, findRawRefusal, hasVulnerable, isServedRaw, listSafetyNotes } from './safety/index.ts'
 export {
+  findLeader,
   isOver,
   listComing,
   listTaken,
@@ -166,4 +167,4 @@ export {
   type LookBackContext,
 } from './houseBook/index.ts'
 export { groupOfMethod, type CountedSwap } from './swaps/index.ts'
-export { answerLearn, foldEvents, layLearnt, layMerchants, learnSwaps, NOTHING_LEARNT, type Folded } from './learn/index.ts'
+export { arrivalPrior, answerLearn, foldEvents, layLearnt, layMerchants, learnSwaps, NOTHING_LEARNT, type Folded } from './learn/index.ts'

@@ -39,6 +39,10 @@ const StocksPage = lazy(() => import('./features/stocks/StocksPage.tsx'))
 const YearPage = lazy(() => import('./features/year/YearPage.tsx'))
 const HelpPage = lazy(() => import('./features/help/HelpPage.tsx'))
 const HousePage = lazy(() => import('./features/house/HousePage.tsx'))
+const AfterServicePage = lazy(() => import('./features/houseBook/AfterServicePage.tsx'))
+const DishBookPage = lazy(() => import('./features/houseBook/DishBookPage.tsx'))
+const EntriesPage = lazy(() => import('./features/houseBook/EntriesPage.tsx'))
+const LearntPage = lazy(() => import('./features/houseBook/LearntPage.tsx'))
 const LaterPage = lazy(() => import('./shell/LaterPage.tsx'))
 
 /** Every page and its address. Pages beyond home are fetched when first walked to. */
@@ -61,6 +65,7 @@ export function App() {
             <Route path="/dishes/:id/counter" element={<DishCounterPage />} />
             <Route path="/dishes/:id/cold" element={<DishColdPage />} />
             <Route path="/dishes/:id/cook" element={<CookPage />} />
+            <Route path="/dishes/:id/house-book" element={<DishBookPage />} />
             <Route path="/dishes/:id/:room" element={<LaterPage />} />
             <Route path="/fish/:species" element={<FishFirstPage />} />
             <Route path="/book" element={<BookPage />} />
@@ -84,6 +89,9 @@ export function App() {
             <Route path="/counter/look" element={<LookPage />} />
             <Route path="/run-sheet" element={<RunSheetPage />} />
             <Route path="/cover-card" element={<CoverCardPage />} />
+            <Route path="/house-book" element={<AfterServicePage />} />
+            <Route path="/house-book/entries" element={<EntriesPage />} />
+            <Route path="/house-book/learnt" element={<LearntPage />} />
             <Route path="/house" element={<HousePage />} />
             <Route path="*" element={<LaterPage />} />
           </Routes>

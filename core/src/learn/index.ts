@@ -1,3 +1,4 @@
+export { arrivalPrior } from './arrivalPrior.ts'
 export { answerLearn } from './answerLearn.ts'
 export { foldEvents, NOTHING_LEARNT, type Folded } from './foldEvents.ts'
 export { layLearnt, layMerchants } from './layLearnt.ts'

@@ -10,6 +10,7 @@ import {
   commands,
   decisions,
   dishes,
+  entryActs,
   houseSpecies,
   kitchens,
   leanings,
@@ -27,11 +28,13 @@ import {
   settledNames,
   stocks,
 } from '../database/schema/index.ts'
+import { createEntryRepository } from '../houseBook/entryRepository.ts'
 import { computeToday } from '../kitchens/today.ts'
 import { priceMapping, seasonMapping, stockMapping } from '../records/mappings.ts'
 import { splitBrief } from '../servings/briefParts.ts'
 import { createPriceListRepository } from '../priceLists/priceListRepository.ts'
 import { writeListText } from '../priceLists/writeListText.ts'
+import { makeDemoBook } from './demoBook.ts'
 import { DEMO_LOTS, DEMO_PLACES } from './demoCold.ts'
 import { DEMO_MERCHANTS, makeDemoLists } from './demoMarket.ts'
 import { DEMO_KITCHENS, type DemoKitchen } from './demoKitchens.ts'
@@ -116,6 +119,7 @@ export async function seedDemo(db: Database, now: Date): Promise<void> {
       if (kitchen.hasMarket) {
         await seedMarket(tx, kitchen, now)
         await seedCold(tx, kitchen, now)
+        await createEntryRepository(tx, () => now).add(kitchen.id, makeDemoBook(computeToday(now, kitchen.zone)))
       }
     }
   })
@@ -138,6 +142,7 @@ export async function resetDemo(db: Database, now: Date): Promise<void> {
     await tx.delete(merchants).where(inArray(merchants.kitchenId, ids))
     await tx.delete(purchases).where(inArray(purchases.kitchenId, ids))
     await tx.delete(looks).where(inArray(looks.kitchenId, ids))
+    await tx.delete(entryActs).where(inArray(entryActs.kitchenId, ids))
     await tx.delete(lots).where(inArray(lots.kitchenId, ids))
     await tx.delete(coldReadings).where(inArray(coldReadings.kitchenId, ids))
     await tx.delete(coldPlaces).where(inArray(coldPlaces.kitchenId, ids))
@@ -154,6 +159,7 @@ export async function resetDemo(db: Database, now: Date): Promise<void> {
       if (kitchen.hasMarket) {
         await seedMarket(tx, kitchen, now)
         await seedCold(tx, kitchen, now)
+        await createEntryRepository(tx, () => now).add(kitchen.id, makeDemoBook(computeToday(now, kitchen.zone)))
       }
     }
   })

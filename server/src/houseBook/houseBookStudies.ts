@@ -1,14 +1,28 @@
-import type { AfterService, HouseLearnt, LearnEvent, LookBack, Result, Problem, ResolvedOffer, ServingRecord } from '@tender-gill/contract'
+import type {
+  AfterService,
+  Form,
+  HouseLearnt,
+  LearnEvent,
+  LookBack,
+  Result,
+  Problem,
+  ResolvedOffer,
+  ServingRecord,
+} from '@tender-gill/contract'
 import {
   addDays,
   answerAmounts,
   answerLearn,
+  countDays,
+  createBoard,
+  findLeader,
   LEARNT_KEYS,
   learnSwaps,
   listTaken,
   lookBack as lookBackOn,
   type LookBackContext,
 } from '@tender-gill/core'
+import type { KitchenSheets } from '../sheets/kitchenSheets.ts'
 import type { Desk } from '../compute/desk.ts'
 import type { Study } from '../compute/study.ts'
 import { refuse } from '../http/errors.ts'
@@ -19,45 +33,60 @@ const MOST_DAYS = 1100
 /** Choices from which it is read what a kitchen cares about: the latest. */
 const MOST_CHOICES = 60
 
+/** Days told beside one on which nothing was served. */
+const OTHER_DAYS = 3
+
+/** The fish of a dish: the one taken, else the one that led its line-up. */
+function findFish({ brief, choice }: ServingRecord, sheets: KitchenSheets, today: string): AfterService['dishes'][number]['fish'] {
+  const sheet = sheets.sheetOf(brief)
+  const tell = ({ id, species, common, label }: ResolvedOffer, form: Form, taken: boolean) => ({
+    ...{ species, common, offerId: id, offer: label, form, taken },
+  })
+  if (choice) {
+    const offer = sheet.offers.find(({ id }) => id === choice.offerId)
+    return offer ? tell(offer, choice.form, true) : null
+  }
+  const board = createBoard(brief, sheet, today)
+  const leader = board.ok ? findLeader(board.value, { onlyOffered: true })?.candidate : undefined
+  return leader ? tell(leader.offer, leader.form, false) : null
+}
+
 /** The servings of a day, each with its fish and what was meant to be in its place. */
 const afterService: Study<{ readonly day?: string }, AfterService> = async (desk, kitchen, { day = kitchen.today }) => {
-  const [
-    servings,
-    decisions,
-    purchases,
-    {
-      book: { offers },
-    },
-    book,
-  ] = await Promise.all([
+  const [servings, decisions, purchases, sheets, book] = await Promise.all([
     desk.servings.list(kitchen.id),
     desk.decisions.list(kitchen.id),
     desk.purchases.list(kitchen.id),
     desk.openSheets(kitchen),
     desk.readHouseBook(kitchen.id),
   ])
-  const byId = new Map(offers.map((offer) => [offer.id, offer]))
-  const toDish = ({ id, brief, choice }: ServingRecord): AfterService['dishes'][number] => {
-    const fish = choice && byId.get(choice.offerId)
-    const first = decisions.filter(({ servingId }) => servingId === id).sort((a, b) => a.revision - b.revision)[0]
+  const toDish = (serving: ServingRecord): AfterService['dishes'][number] => {
+    const { id, brief } = serving
+    const fish = findFish(serving, sheets, kitchen.today)
+    const [first] = decisions.filter(({ servingId }) => servingId === id).sort((a, b) => a.revision - b.revision)
     const bought = purchases.filter(
-      ({ purchase }) =>
-        purchase.servings.includes(id) &&
-        purchase.offerId === choice?.offerId &&
-        (purchase.state === 'bought' || purchase.state === 'short'),
+      ({ purchase: { servings: fed, offerId, state } }) =>
+        fed.includes(id) && offerId === fish?.offerId && (state === 'bought' || state === 'short'),
     )
     const alone = bought.filter(({ purchase }) => purchase.servings.length === 1)
     const boughtG = alone.reduce((sum, { purchase }) => sum + (purchase.g ?? 0), 0)
     return {
-      ...{ servingId: id, dish: brief.dish, method: brief.method, format: brief.format, covers: brief.covers ?? 1 },
-      fish: choice && fish ? { species: fish.species, common: fish.common, offerId: fish.id, offer: fish.label, form: choice.form } : null,
+      ...{ servingId: id, dish: brief.dish, method: brief.method, format: brief.format, covers: brief.covers ?? 1, fish },
       missing: first && fish && first.species !== fish.species ? { species: first.species, common: first.common } : null,
       merchant: bought[0]?.purchase.merchant ?? null,
       boughtG: boughtG > 0 ? boughtG : null,
       lines: book.lines.filter(({ entry }) => entry.servingId === id),
     }
   }
-  return { day, dishes: servings.filter(({ brief }) => brief.date === day).map(toDish) }
+  const days = [...new Set(servings.flatMap(({ brief: { date } }) => (date === undefined || date === day ? [] : [date])))]
+  return {
+    day,
+    dishes: servings.filter(({ brief }) => brief.date === day).map(toDish),
+    others: days
+      .sort((a, b) => Math.abs(countDays(day, a)) - Math.abs(countDays(day, b)))
+      .slice(0, OTHER_DAYS)
+      .sort(),
+  }
 }
 
 /** Fish taken from line-ups, as events: the last of each serving. */

@@ -21,7 +21,13 @@ export function toProblemDetails(error: unknown): ProblemDetails | undefined {
 export const {
   useAbsencePlanQuery,
   useAbsencesQuery,
+  useAfterServiceQuery,
   useAlertsQuery,
+  useEntriesQuery,
+  useHouseLearntQuery,
+  useLessonsQuery,
+  useLookBackQuery,
+  useSetEntryAsideMutation,
   useServingQuery,
   useServingsQuery,
   useBuySheetQuery,

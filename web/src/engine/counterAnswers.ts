@@ -1,6 +1,7 @@
-import type { Brief, Freshness, FreshnessRequest, Lot, Problem, Result, TakenFish } from '@tender-gill/contract'
+import type { Brief, Freshness, FreshnessRequest, LearntMerchant, Lot, Problem, Result, TakenFish } from '@tender-gill/contract'
 import {
   answerFreshness,
+  arrivalPrior,
   createFindSpecies,
   findBetterBuy,
   hasVulnerable,
@@ -28,7 +29,16 @@ interface Deps {
 /** What is asked of the engine at the counter and in the cold; without reception, too. */
 export const createCounterAnswers = ({ open, tell }: Deps) => ({
   /** What a fish tells of its age, what is left of it, and what to do: for all the dishes it is for, the strictest of them. */
-  look: async (ref: SheetRef, request: FreshnessRequest, briefs: readonly Brief[]): Promise<Result<Freshness, readonly Problem[]>> => {
+  /** How a merchant delivers, as the house has learnt it. */
+  delivery: async (ref: SheetRef, merchant: string): Promise<LearntMerchant | undefined> =>
+    (await open(ref)).sheet.merchants?.find((one) => one.merchant === merchant),
+  /** @param merchant whose fish it is: what the house has learnt of it is what is taken to be usual before anything is seen */
+  look: async (
+    ref: SheetRef,
+    request: FreshnessRequest,
+    briefs: readonly Brief[],
+    merchant: string | null,
+  ): Promise<Result<Freshness, readonly Problem[]>> => {
     const { sheet, today } = await open(ref)
     const findSpecies = createFindSpecies(sheet.offers)
     const dishes = briefs.flatMap((brief) => {
@@ -36,7 +46,8 @@ export const createCounterAnswers = ({ open, tell }: Deps) => ({
       return plain.ok ? [plain.value] : []
     })
     const use = dishes.some(isServedRaw) ? 'raw' : 'cooked'
-    return tell(answerFreshness({ ...request, use, vulnerable: dishes.some(hasVulnerable) }, sheet))
+    const prior = arrivalPrior(sheet.merchants?.find((one) => one.merchant === merchant))
+    return tell(answerFreshness({ ...request, ...(prior && { prior }), use, vulnerable: dishes.some(hasVulnerable) }, sheet))
   },
   /** Everything in the house by how much it presses. */
   useFirst: async (ref: SheetRef, house: Omit<House, 'offers'>): Promise<Told<UseFirst>> =>

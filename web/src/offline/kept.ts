@@ -13,6 +13,7 @@ const KEPT = [
   '/merchants',
   '/leanings',
   '/absences',
+  '/house-book/after-service',
 ]
 const OF_KITCHEN = /^\/api\/kitchens\/[^/]+(\/.*)?$/
 

@@ -11,6 +11,7 @@ export const OUTBOX_COMMANDS = [
   'saveLot',
   'removeLot',
   'decide',
+  'writeEntries',
 ] as const
 export type OutboxCommand = (typeof OUTBOX_COMMANDS)[number]
 

@@ -2,6 +2,7 @@ import Alert from '@mui/material/Alert'
 import type { ServingInput } from '@tender-gill/contract'
 import type { ReactNode } from 'react'
 import { useParams } from 'react-router'
+import { Lessons } from './Lessons.tsx'
 import { Waiting } from './Waiting.tsx'
 import { DraftNotice } from '../documents/index.ts'
 import { useDish, type Dish } from '../state/useDish.ts'
@@ -24,6 +25,7 @@ export function DishGate({ children }: { readonly children: (dish: Dish) => Reac
       return (
         <>
           <DraftNotice draft={state.dish.draft} describe={describeDish} />
+          <Lessons dish={state.dish.brief.dish} species={state.dish.choice?.species} />
           {children(state.dish)}
         </>
       )

@@ -1,7 +1,4 @@
-import Box from '@mui/material/Box'
-import Button from '@mui/material/Button'
-import Typography from '@mui/material/Typography'
-import { Link } from 'react-router'
+import { Rooms } from './Rooms.tsx'
 
 const ROOMS = [
   ['/market', 'Today’s slab'],
@@ -12,18 +9,8 @@ const ROOMS = [
 ] as const
 
 /** The heads of the market's rooms. */
-export function MarketRooms({ here, children }: { readonly here: string; readonly children?: React.ReactNode }) {
-  return (
-    <Box component="nav" aria-label="Rooms of the market" sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, mb: 1.5 }}>
-      <Typography variant="h1" sx={{ mr: 1 }}>
-        {ROOMS.find(([path]) => path === here)?.[1]}
-      </Typography>
-      {ROOMS.filter(([path]) => path !== here).map(([path, name]) => (
-        <Button key={path} component={Link} to={path}>
-          {name}
-        </Button>
-      ))}
-      {children}
-    </Box>
-  )
-}
+export const MarketRooms = ({ here, children }: { readonly here: string; readonly children?: React.ReactNode }) => (
+  <Rooms label="Rooms of the market" rooms={ROOMS} here={here}>
+    {children}
+  </Rooms>
+)

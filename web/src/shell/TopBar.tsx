@@ -46,6 +46,7 @@ const BuiltRoom = styled(Link)({ padding: '6px 4px', color: INK.ice, textUnderli
 const ROOMS = [
   ['/buy', 'Buy sheet'],
   ['/cold', 'Cold'],
+  ['/house-book', 'House book'],
   ['/book', 'Book'],
   ['/market', 'Market'],
   ['/house', 'House'],

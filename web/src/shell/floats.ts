@@ -23,6 +23,6 @@ export const FLOATS: readonly Float[] = [
     built: true,
     will: '',
   },
-  { slug: 'house-book', label: 'House book', key: 'h', built: false, will: 'what was bought, how it was, and whether the swap worked' },
+  { slug: 'house-book', label: 'House book', key: 'h', built: true, will: '' },
 ]
 export const HOME_FLOAT = '/'

@@ -16,6 +16,7 @@ import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { nameQuestion, useAnswer, useSheet, useOffers } from '../../engine/index.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
 import { describeProblem } from '../../parts/dishWords.ts'
+import { HouseSays } from '../../parts/HouseSays.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { WhereToOrder } from '../../parts/WhereToOrder.tsx'
 import { FORM_LABEL, GRAMS_PER_MASS_UNIT } from '../../reader/index.ts'
@@ -104,6 +105,7 @@ function FishAmount({ dish: whole, taken, kinds, ranked }: FishAmountProps) {
               <Typography color="text.secondary">
                 <i>{offer.species}</i>, {offer.label}
               </Typography>
+              <HouseSays offer={offer} />
             </div>
           </Box>
           {!answer.value.ok && (

@@ -8,6 +8,7 @@ import type { Journey } from '@tender-gill/contract'
 import { BOXES, type Box as Carrier } from '@tender-gill/contract/vocabulary'
 import { computeIceKg } from '@tender-gill/core'
 import { useState } from 'react'
+import { MeasuredField } from '../../parts/MeasuredField.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
 import { formatMassToBuy, formatTemperature, GRAMS_PER_MASS_UNIT, MASS_UNIT } from '../../reader/index.ts'
 import { HEADING } from '../../theme.ts'
@@ -57,7 +58,14 @@ export function JourneyIce({ g, journey = null, onKeep }: Props) {
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <NumberField label={`Fish, ${MASS_UNIT}`} value={weight} scale={{ above: 0, most: 1000 }} width={110} onChange={setWeight} />
         <NumberField label="Minutes" value={minutes} scale={{ least: 0, most: 14_400 }} width={100} onChange={setMinutes} />
-        <NumberField label="Warmth outside, °C" value={ambientC} scale={{ least: -30, most: 50 }} width={160} onChange={setAmbient} />
+        <MeasuredField
+          label="Warmth outside"
+          measure="celsius"
+          value={ambientC}
+          scale={{ least: -30, most: 50 }}
+          width={160}
+          onChange={setAmbient}
+        />
         <TextField
           select
           size="small"

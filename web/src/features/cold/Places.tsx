@@ -8,7 +8,7 @@ import type { Told } from '@tender-gill/words'
 import { useState } from 'react'
 import { useCreateColdPlaceMutation, useKeepReadingsMutation, useRemoveColdPlaceMutation } from '../../api/api.ts'
 import { useUndoable } from '../../notices/index.ts'
-import { NumberField } from '../../parts/NumberField.tsx'
+import { MeasuredField } from '../../parts/MeasuredField.tsx'
 import { formatTemperature } from '../../reader/index.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { sayMoment } from './coldWords.ts'
@@ -95,7 +95,15 @@ function Place({ record: { id, place }, warmth, readings, kitchen, nowMs }: Plac
             .catch(() => undefined)
         }}
       >
-        <NumberField label="I read, °C" value={typed} scale={{ least: -60, most: 60 }} optional width={120} onChange={setTyped} />
+        <MeasuredField
+          label="I read"
+          measure="celsius"
+          value={typed}
+          scale={{ least: -60, most: 60 }}
+          optional
+          width={120}
+          onChange={setTyped}
+        />
         <Button type="submit" variant="outlined" disabled={typed === null} sx={{ minHeight: 44 }}>
           Write it down
         </Button>

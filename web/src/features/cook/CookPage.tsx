@@ -12,6 +12,7 @@ import { useKeptOffline } from '../../offline/index.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
 import { describeProblem } from '../../parts/dishWords.ts'
 import { HourField } from '../../parts/moments.tsx'
+import { MeasuredField } from '../../parts/MeasuredField.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
 import { OneOf } from '../../parts/OneOf.tsx'
 import { OnePage } from '../../parts/OnePage.tsx'
@@ -105,8 +106,9 @@ function FishCook({ dish, taken, choices, onFish }: SheetProps) {
             onChange={(mm) => setFigure('thicknessMm', mm)}
           />
         )}
-        <NumberField
-          label="From, °C"
+        <MeasuredField
+          label="From"
+          measure="celsius"
           value={how.startC ?? 5}
           scale={{ least: -40, most: 40 }}
           width={100}

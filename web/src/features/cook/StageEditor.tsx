@@ -2,8 +2,10 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
-import { COOK_MEDIA, type CookedStage, type CookMedium, type CookStage } from '@tender-gill/contract'
+import type { CookedStage, CookMedium, CookStage } from '@tender-gill/contract'
+import { COOK_MEDIA } from '@tender-gill/contract/vocabulary'
 import { COOK_MEDIUM_TABLE } from '@tender-gill/core'
+import { MeasuredField } from '../../parts/MeasuredField.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
 import { OneOf } from '../../parts/OneOf.tsx'
 import { nameMedium, toAsked } from './cookWords.ts'
@@ -50,8 +52,9 @@ export function StageEditor({ shown, asked, onChange }: Props) {
               />
               {!rest && (
                 <>
-                  <NumberField
-                    label="At, °C"
+                  <MeasuredField
+                    label="At"
+                    measure="celsius"
                     value={stage.celsius ?? usualC}
                     scale={{ least: leastC, most: mostC }}
                     width={86}

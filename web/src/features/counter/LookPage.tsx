@@ -10,6 +10,8 @@ import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { useServingsQuery } from '../../api/api.ts'
 import { useOffers } from '../../engine/index.ts'
+import { Deliveries } from '../../parts/Deliveries.tsx'
+import { Lessons } from '../../parts/Lessons.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { terms } from '../../reader/index.ts'
 import { useSearch } from '../../state/useSearch.ts'
@@ -57,7 +59,7 @@ function Looking({ one, insteadOf, kitchen, places, lots }: LookingProps) {
   const [note, setNote] = useState('')
   const offer = useOffers([line.offerId], undefined).get(line.offerId)
   const isShellfish = offer !== undefined && kindOf(offer) !== 'fish'
-  const seeing = useLook({ line, briefs, kitchen, places, isShellfish })
+  const seeing = useLook({ line, briefs, kitchen, places, isShellfish, merchant: one.order.merchant })
   const notes = useCounterNotes({ today: kitchen.today, places, lots })
   const currency = line.currency ?? kitchen.currency
   const perKg = toPerKg(asked, line)
@@ -152,6 +154,8 @@ function Looking({ one, insteadOf, kitchen, places, lots }: LookingProps) {
   const row = answer.table.find(({ sign }) => sign === seeing.sign) ?? answer.table[0]
   return (
     <>
+      <Lessons species={line.species} merchant={one.order.merchant ?? undefined} />
+      {one.order.merchant !== null && <Deliveries merchant={one.order.merchant} />}
       {insteadOf && (
         <Typography variant="h2" component="p" sx={{ mb: 1 }}>
           {nameLine(line)}, instead of {insteadOf.one.line.common.toLowerCase()}

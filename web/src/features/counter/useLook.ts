@@ -21,6 +21,7 @@ interface Asked {
   readonly kitchen: Kitchen
   readonly places: readonly ColdPlaceRecord[]
   readonly isShellfish: boolean
+  readonly merchant: string | null
 }
 
 interface Written {
@@ -35,7 +36,7 @@ interface Written {
 const LIES_WHOLE: ReadonlySet<string> = new Set(['whole', 'gutted'])
 
 /** What was seen of one fish, and what it comes to: asked again at every tap. */
-export function useLook({ line, briefs, kitchen, places, isShellfish }: Asked) {
+export function useLook({ line, briefs, kitchen, places, isShellfish, merchant }: Asked) {
   const [lies, setLies] = useState<'whole' | 'fillet'>(LIES_WHOLE.has(line.form) ? 'whole' : 'fillet')
   const [signs, setSigns] = useState<FreshnessRequest['signs']>({})
   const [circumstances, setCircumstances] = useState<readonly Circumstance[]>([])
@@ -48,7 +49,9 @@ export function useLook({ line, briefs, kitchen, places, isShellfish }: Asked) {
     ...{ fish: line.species, offer: line.offerId, view, signs, circumstances: [...circumstances], refused, keep },
   }
   const raw = briefs.some(({ method, servedAs }) => method === 'raw' || (method === 'cure' && servedAs !== 'cooked'))
-  const told = useAnswer(useSheet(), nameQuestion({ request, briefs }), (desk) => desk.look(request, briefs))?.value
+  const told = useAnswer(useSheet(), nameQuestion({ request, briefs, merchant }), (desk) => desk.look(request, briefs, merchant))?.value
+  // What is written down is what was seen alone: the house learns from it, and must not learn from what it has learnt.
+  const seenAlone = useAnswer(useSheet(), nameQuestion({ request, briefs }), (desk) => desk.look(request, briefs, null))?.value
   const answer: Freshness | undefined = told?.ok ? told.value : undefined
   const next = answer?.next ?? []
   const sign = chosen ?? next[0] ?? null
@@ -72,7 +75,7 @@ export function useLook({ line, briefs, kitchen, places, isShellfish }: Asked) {
       ...{ at: new Date().toISOString(), line: written.line.key, servings: written.line.servings.map(({ servingId }) => servingId) },
       ...{ merchant: written.merchant, species: line.species, offerId: line.offerId, form: line.form, view, signs },
       ...{ circumstances: [...circumstances], refused, outcome: written.outcome ?? outcome, asked: written.asked },
-      iceDays: Object.keys(signs).length > 0 ? iceDays : null,
+      iceDays: Object.keys(signs).length > 0 ? (seenAlone?.ok ? seenAlone.value.iceDays : iceDays) : null,
       ...(written.note === '' ? {} : { note: written.note }),
     }),
   }

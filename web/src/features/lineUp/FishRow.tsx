@@ -1,7 +1,9 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import { FLESH_KEYS, type FleshKey } from '@tender-gill/contract/vocabulary'
 import type { AskKey, Brief, NormalisedBrief, RankedFish, ResolvedOffer } from '@tender-gill/contract'
+import { HouseSays } from '../../parts/HouseSays.tsx'
 import { describeBasis } from '../../parts/basisWords.ts'
 import { ASK_LABEL, FORM_LABEL, formatMassToBuy, formatMoney, formatMoneyRange } from '../../reader/index.ts'
 import { memo } from 'react'
@@ -57,6 +59,13 @@ function summarise({ common, pointsLost, unknown, buyG, form }: RankedFish): str
   return `${missing}${blind} Buy ${formatMassToBuy(buyG)} ${FORM_LABEL[form]}.`
 }
 
+/** What the book says of a trait of which the house has learnt, as a ghost on its strip. */
+function bookGhost(offer: ResolvedOffer | undefined, standing: RankedFish['standings'][number]) {
+  const learnt = isFlesh(standing.trait) ? offer?.traits[standing.trait].learnt : undefined
+  return learnt && { standing: { ...standing, ...learnt.book }, name: 'the book' }
+}
+const isFlesh = (key: AskKey): key is FleshKey => (FLESH_KEYS as readonly string[]).includes(key)
+
 /** Points lost as bars that add up to what is missing to 100. */
 function PointsBars({ fish }: { readonly fish: RankedFish }) {
   if (fish.pointsLost.length === 0) return <Typography>It meets every ask: no points lost.</Typography>
@@ -105,11 +114,12 @@ function Details({
             <Box key={standing.trait} sx={{ fontSize: 13 }}>
               {ASK_LABEL[standing.trait]}
               <br />
-              <AskStrip standing={standing} ask={ask} width={130} />
+              <AskStrip standing={standing} ask={ask} width={130} ghost={bookGhost(offer, standing)} />
             </Box>
           ) : null
         })}
       </Box>
+      {offer && <HouseSays offer={offer} />}
       {offer && <WhereToOrder offer={offer} form={fish.form} date={dishBrief.date} total={null} />}
       <MarketOf species={fish.species} date={brief.date} waters={brief.waters} />
       {fish.unknown.length > 0 && (
@@ -281,7 +291,7 @@ export const FishRow = memo(function FishRow({
         const ask = brief.asks[key]
         return (
           <Box key={key} sx={{ display: { xs: 'none', md: 'block' } }}>
-            {standing && ask ? <AskStrip standing={standing} ask={ask} /> : null}
+            {standing && ask ? <AskStrip standing={standing} ask={ask} ghost={bookGhost(offer, standing)} /> : null}
           </Box>
         )
       })}

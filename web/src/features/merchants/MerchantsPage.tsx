@@ -19,6 +19,8 @@ import {
 import { Waiting } from '../../parts/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
 import { HEADING } from '../../theme.ts'
+import { Deliveries } from '../../parts/Deliveries.tsx'
+import { Lessons } from '../../parts/Lessons.tsx'
 import { MarketRooms } from '../../parts/MarketRooms.tsx'
 import { RoomGrid, SideName, SideRow } from '../../parts/SideList.tsx'
 import { describeFeed, LookNow } from './FeedNotice.tsx'
@@ -111,6 +113,8 @@ export default function MerchantsPage() {
               <Typography variant="h1" component="h2">
                 {chosen.merchant.name}
               </Typography>
+              <Lessons merchant={chosen.merchant.name} />
+              <Deliveries merchant={chosen.merchant.name} />
               <Typography sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 20 }}>
                 {order ? sayOrder(order, today).replace(/^o/, 'O') : 'No delivery in sight'}
               </Typography>

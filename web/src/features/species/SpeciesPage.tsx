@@ -5,10 +5,12 @@ import Paper from '@mui/material/Paper'
 import { styled } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import type { ResolvedOffer, SpeciesSheet } from '@tender-gill/contract'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
-import { useAnswer, useSheet } from '../../engine/index.ts'
+import { useAnswer, useOffers, useSheet } from '../../engine/index.ts'
+import { HouseSays } from '../../parts/HouseSays.tsx'
+import { Lessons } from '../../parts/Lessons.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { INK } from '../../theme.ts'
 import { comparePath } from '../../parts/bookWords.ts'
@@ -89,6 +91,7 @@ function Header({ sheet, offer, hand }: { readonly sheet: SpeciesSheet; readonly
           <i>{sheet.species}</i>, {sheet.family}
           {english.length > 0 && `. Sold as ${english.slice(0, 5).join(', ')}`}
         </Typography>
+        <Lessons species={sheet.species} />
         {sheet.notes.map((note) => (
           <Typography key={note}>{note}</Typography>
         ))}
@@ -121,6 +124,10 @@ function Traits({
   readonly offer: ResolvedOffer
   readonly onPick: (id: string) => void
 }) {
+  const learnt = useOffers(
+    useMemo(() => [offer.id], [offer.id]),
+    undefined,
+  ).get(offer.id)
   const [editing, setEditing] = useState(false)
   return (
     <Paper component="section" aria-label="Traits of the flesh" sx={{ p: 2 }}>
@@ -130,6 +137,7 @@ function Traits({
         </Typography>
         {!editing && hand.source && <Button onClick={() => setEditing(true)}>Change in the house’s hand</Button>}
       </Box>
+      {learnt && <HouseSays offer={learnt} />}
       <Box role="group" aria-label="Which of it" sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', mb: 1 }}>
         {sheet.offers.map(({ id, label }) => (
           <OfferButton key={id} type="button" aria-pressed={id === offer.id} onClick={() => onPick(id)} disabled={editing}>

@@ -8,6 +8,7 @@ import { useOffers } from '../../engine/index.ts'
 import { AskStrip } from '../../drawings/AskStrip.tsx'
 import { INK } from '../../theme.ts'
 import { chanceOfHundred, joinWords } from '../../parts/dishWords.ts'
+import { SwapLearnt } from './SwapLearnt.tsx'
 
 /** Cautions that hold for the dish whatever the fish: the line-up says them. */
 const OF_THE_DISH: ReadonlySet<string> = new Set(['doneness', 'format', 'opened', 'unchecked'])
@@ -105,6 +106,7 @@ function RungItem({ rung, changes = 99, standIns, onTake, takenId, otherAllergen
         {rung.offer}
         {rung.shares.length > 0 && `; ${describeShared(rung)}`}
       </Typography>
+      {rung.learnt && <SwapLearnt species={rung.species} learnt={rung.learnt} />}
       {changes > 3 && <DifferingStrips rung={rung} standIns={standIns} />}
       {rest.length === 0 && <Typography variant="body2">Cooks and serves the same.</Typography>}
       {rest.slice(0, changes).map(({ sentence }, i) => (

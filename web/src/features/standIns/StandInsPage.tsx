@@ -28,6 +28,7 @@ import { useStandIns } from './useStandIns.ts'
 import { useOffers, type ShownStandIns } from '../../engine/index.ts'
 import { useSearch } from '../../state/useSearch.ts'
 import { WhatIsThis } from '../../parts/WhatIsThis.tsx'
+import { SwapLearnt } from './SwapLearnt.tsx'
 
 const REASONS: readonly (readonly [MissingReason, string])[] = [
   ['not-landed', 'Not landed'],
@@ -105,6 +106,7 @@ function OrderList({ dish, shown: { standIns, onlyOffered } }: { readonly dish: 
                   {row.offer}; {row.alike.toFixed(0)} alike, fit {row.fit.toFixed(0)}
                   {row.portionCost ? `; ${formatMoney(row.portionCost.typical, row.portionCost.currency)}` : ''}
                 </Typography>
+                {row.learnt && <SwapLearnt species={row.species} learnt={row.learnt} />}
               </div>
               <Box sx={{ textAlign: 'right', display: 'flex', alignItems: 'center', gap: 1 }}>
                 <Box sx={{ fontFamily: HEADING, fontWeight: 700, fontSize: 22 }}>{row.standIn.toFixed(0)}</Box>

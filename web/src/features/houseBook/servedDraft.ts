@@ -1,0 +1,119 @@
+import type { BonesFound, DoneLevel, Entry, EntryLine, FleshKey, Range, ServedDish } from '@tender-gill/contract'
+
+/** What is answered of one dish after service; null where nobody said. */
+export interface ServedDraft {
+  readonly notes: Partial<Record<FleshKey, number>>
+  readonly bones: BonesFound | null
+  readonly done: DoneLevel | null
+  readonly again: boolean | null
+  readonly minutes: number | null
+  readonly pullC: number | null
+  readonly boughtG: number | null
+  readonly edibleG: number | null
+  readonly portionsBack: number | null
+  readonly words: string
+}
+
+export const EMPTY_DRAFT: ServedDraft = {
+  ...{ notes: {}, bones: null, done: null, again: null, minutes: null, pullC: null },
+  ...{ boughtG: null, edibleG: null, portionsBack: null, words: '' },
+}
+/** The traits that are asked after service: what is felt, seen and tasted. */
+export const ASKED_TRAITS = ['firmness', 'flake', 'flavour'] as const
+/** All went as it should: one tap. */
+export const ALL_WELL: Pick<ServedDraft, 'notes' | 'bones' | 'done' | 'again'> = {
+  notes: { firmness: 0, flake: 0, flavour: 0 },
+  ...{ bones: 'none', done: 'right', again: true },
+}
+
+const SHARED = 'service'
+type Kind = 'served' | 'cooked' | 'weighed' | 'came-back' | 'swapped' | 'lesson'
+const KINDS: readonly Kind[] = ['served', 'cooked', 'weighed', 'came-back', 'swapped', 'lesson']
+/** A serving has one line of each kind, whoever writes it down on whatever device: written twice, it is corrected. */
+export const lineIdOf = (servingId: string, kind: Kind): string => `${SHARED}:${servingId}:${kind}`
+
+type Of<K extends Entry['kind']> = Extract<Entry, { kind: K }>
+type Lines = Pick<ServedDish, 'servingId' | 'lines'>
+const find = <K extends Kind>({ servingId, lines }: Lines, kind: K): Of<K> | undefined =>
+  lines.find(({ id }) => id === lineIdOf(servingId, kind))?.entry as Of<K> | undefined
+
+/** Whether this dish has been written down. */
+export const isWritten = ({ servingId, lines }: Lines): boolean => lines.some(({ id }) => id === lineIdOf(servingId, 'served'))
+
+/** What is written of a dish, to be corrected. */
+export function readDraft(dish: Pick<ServedDish, 'servingId' | 'lines' | 'boughtG'>): ServedDraft {
+  const served = find(dish, 'served')
+  const cooked = find(dish, 'cooked')
+  const weighed = find(dish, 'weighed')
+  return {
+    notes: served?.notes ?? {},
+    ...{ bones: served?.bones ?? null, done: cooked?.done ?? null, again: served?.again ?? null },
+    ...{ minutes: cooked?.minutes ?? null, pullC: cooked?.pullC ?? null },
+    ...{ boughtG: weighed?.boughtG ?? dish.boughtG, edibleG: weighed?.edibleG ?? null },
+    portionsBack: find(dish, 'came-back')?.portions ?? null,
+    words: find(dish, 'lesson')?.words ?? '',
+  }
+}
+
+/** Whether a weight cannot be: more came out than was bought. */
+export const isOverweight = ({ boughtG, edibleG }: Pick<ServedDraft, 'boughtG' | 'edibleG'>): boolean =>
+  edibleG !== null && boughtG !== null && edibleG >= boughtG
+
+interface Sheet {
+  readonly minutes: Range
+  readonly pullC: number
+}
+interface Moment {
+  readonly day: string
+  /** UTC. */
+  readonly at: string
+  /** What the cook sheet says, where it says anything. */
+  readonly sheet: Sheet | null
+}
+
+/** What is to be written of a dish, each under its line; null where a line that is there is withdrawn. */
+export function toEntries(
+  dish: ServedDish,
+  draft: ServedDraft,
+  { day, at, sheet }: Moment,
+): readonly { readonly id: string; readonly entry: Entry | null }[] {
+  const { servingId, method, fish, merchant, missing, covers } = dish
+  const about = {
+    ...{ at, day, servingId, dish: dish.dish, method, species: fish?.species ?? null, offerId: fish?.offerId ?? null },
+    ...{ form: fish?.form ?? null, merchant, words: null },
+  }
+  const { notes, bones, done, again, minutes, pullC, boughtG, edibleG, portionsBack } = draft
+  const words = draft.words.trim()
+  const entries: Readonly<Record<Kind, Entry | null>> = {
+    served: { kind: 'served', ...about, covers, notes, bones, again, photo: null },
+    cooked:
+      done === null && minutes === null && pullC === null
+        ? null
+        : { kind: 'cooked', ...about, done, minutes, sheetMinutes: sheet?.minutes ?? null, pullC, sheetPullC: sheet?.pullC ?? null },
+    weighed:
+      fish && boughtG !== null && edibleG !== null && !isOverweight(draft)
+        ? { kind: 'weighed', ...about, form: weighedForm(fish.form), boughtAs: fish.form, boughtG, edibleG }
+        : null,
+    'came-back': portionsBack === null || portionsBack === 0 ? null : { kind: 'came-back', ...about, portions: portionsBack },
+    swapped: fish && missing ? { kind: 'swapped', ...about, missing: missing.species, standIn: fish.species, worked: again } : null,
+    lesson: words === '' ? null : { kind: 'lesson', ...about, words },
+  }
+  const there = new Set(dish.lines.map(({ id }) => id))
+  return KINDS.flatMap((kind) => {
+    const id = lineIdOf(servingId, kind)
+    return entries[kind] || there.has(id) ? [{ id, entry: entries[kind] }] : []
+  })
+}
+
+/** What is weighed after trimming: fillets of a whole fish; of fillets with their skin on, what is left without it. */
+const weighedForm = (boughtAs: NonNullable<ServedDish['fish']>['form']): NonNullable<ServedDish['fish']>['form'] =>
+  boughtAs === 'whole' || boughtAs === 'gutted' ? 'fillet-skin-on' : 'fillet-skinless'
+
+/** What puts a dish back to how it was written before. */
+export const toWrittenBefore = (
+  { servingId, lines }: Lines,
+  written: readonly { readonly id: string }[],
+): readonly { readonly id: string; readonly entry: Entry | null }[] =>
+  written
+    .map(({ id }) => ({ id, entry: lines.find((line: EntryLine) => line.id === id)?.entry ?? null }))
+    .filter(({ id }) => id.startsWith(`${SHARED}:${servingId}:`))
