@@ -42,6 +42,7 @@ const HousePage = lazy(() => import('./features/house/HousePage.tsx'))
 const AfterServicePage = lazy(() => import('./features/houseBook/AfterServicePage.tsx'))
 const DishBookPage = lazy(() => import('./features/houseBook/DishBookPage.tsx'))
 const EntriesPage = lazy(() => import('./features/houseBook/EntriesPage.tsx'))
+const LookBackPage = lazy(() => import('./features/houseBook/LookBackPage.tsx'))
 const LearntPage = lazy(() => import('./features/houseBook/LearntPage.tsx'))
 const LaterPage = lazy(() => import('./shell/LaterPage.tsx'))
 
@@ -91,6 +92,7 @@ export function App() {
             <Route path="/cover-card" element={<CoverCardPage />} />
             <Route path="/house-book" element={<AfterServicePage />} />
             <Route path="/house-book/entries" element={<EntriesPage />} />
+            <Route path="/house-book/look-back" element={<LookBackPage />} />
             <Route path="/house-book/learnt" element={<LearntPage />} />
             <Route path="/house" element={<HousePage />} />
             <Route path="*" element={<LaterPage />} />
