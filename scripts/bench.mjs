@@ -13,7 +13,7 @@ const wanted = (name) => !only || name === only
 /** What measures the engine alone is bundled as the worker, the server and the command line are: what runs is what is shipped. */
 const room = await mkdtemp(join('node_modules', '.bench-'))
 try {
-  for (const part of ['engine', 'buySheet', 'growth', 'lists', 'prices'].filter(wanted)) {
+  for (const part of ['engine', 'houseBook', 'buySheet', 'growth', 'lists', 'prices'].filter(wanted)) {
     console.log(`\n== ${part}`)
     const outfile = join(room, `${part}.mjs`)
     await build({

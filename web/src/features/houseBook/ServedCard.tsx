@@ -13,7 +13,7 @@ import { NumberField } from '../../parts/NumberField.tsx'
 import { formatTemperature } from '../../reader/index.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { NoteStrip } from './NoteStrip.tsx'
-import { ALL_WELL, ASKED_TRAITS, isOverweight } from './servedDraft.ts'
+import { ALL_WELL, ASKED_TRAITS, isOverweight, MORE_TRAITS, type AskedTrait } from './servedDraft.ts'
 import { TapRow } from './TapRow.tsx'
 import { useServedDraft, useWriteServed } from './useServed.ts'
 
@@ -57,7 +57,18 @@ export function ServedCard({ dish, brief, day }: Props) {
   const names = new Map([dish.fish, dish.missing].flatMap((one) => (one ? [[one.species, one.common] as const] : [])))
   const nameOf = (species: string) => names.get(species) ?? species
   const over = isOverweight(draft)
-  const book = (trait: (typeof ASKED_TRAITS)[number]) => offer?.traits[trait].learnt?.book ?? offer?.traits[trait]
+  const strip = (trait: AskedTrait) => (
+    <NoteStrip
+      key={trait}
+      trait={trait}
+      book={offer?.traits[trait].learnt?.book ?? offer?.traits[trait]}
+      note={draft.notes[trait]}
+      onNote={(note) => {
+        const { [trait]: _before, ...rest } = draft.notes
+        change({ notes: note === undefined ? rest : { ...rest, [trait]: note } })
+      }}
+    />
+  )
   return (
     <Paper component="article" aria-label={dish.dish} sx={{ p: { xs: 1.5, md: 2 }, display: 'grid', gap: 1.25, alignContent: 'start' }}>
       <Box>
@@ -96,18 +107,7 @@ export function ServedCard({ dish, brief, day }: Props) {
           >
             All as the book says, and again
           </Button>
-          {ASKED_TRAITS.map((trait) => (
-            <NoteStrip
-              key={trait}
-              trait={trait}
-              book={book(trait)}
-              note={draft.notes[trait]}
-              onNote={(note) => {
-                const { [trait]: _before, ...rest } = draft.notes
-                change({ notes: note === undefined ? rest : { ...rest, [trait]: note } })
-              }}
-            />
-          ))}
+          {ASKED_TRAITS.map(strip)}
           <TapRow label="Bones found" options={BONES} value={draft.bones} onChange={(bones) => change({ bones })} />
           <TapRow label="How it was cooked" options={DONE} value={draft.done} onChange={(done) => change({ done })} />
           <TapRow
@@ -125,9 +125,10 @@ export function ServedCard({ dish, brief, day }: Props) {
           />
           <Box>
             <Button onClick={() => setMore(!more)} aria-expanded={more} sx={{ minHeight: 44 }}>
-              {more ? 'Less' : 'Minutes, weights, what came back'}
+              {more ? 'Less' : 'Fat, minutes, weights, what came back'}
             </Button>
           </Box>
+          {more && MORE_TRAITS.map(strip)}
           {more && (
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
               <Box>

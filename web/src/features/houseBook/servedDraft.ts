@@ -20,9 +20,12 @@ export const EMPTY_DRAFT: ServedDraft = {
 }
 /** The traits that are asked after service: what is felt, seen and tasted. */
 export const ASKED_TRAITS = ['firmness', 'flake', 'flavour'] as const
+/** What is asked of those who have another minute: in a simulated kitchen these two are worth as much as the three together. */
+export const MORE_TRAITS = ['cohesion', 'fat'] as const
+export type AskedTrait = (typeof ASKED_TRAITS)[number] | (typeof MORE_TRAITS)[number]
 /** All went as it should: one tap. */
 export const ALL_WELL: Pick<ServedDraft, 'notes' | 'bones' | 'done' | 'again'> = {
-  notes: { firmness: 0, flake: 0, flavour: 0 },
+  notes: { firmness: 0, flake: 0, flavour: 0, cohesion: 0, fat: 0 },
   ...{ bones: 'none', done: 'right', again: true },
 }
 
