@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { Grams, Learnt, LearntMerchant, Notes } from './learn.ts'
+import { BadRow } from './merchants.ts'
 import { PURCHASE_STATES } from './purchases.ts'
 import { closed, Currency, Instant, IsoDate, nullable, oneOf, Range, ScientificName, Text } from './schemaParts.ts'
 import { FLESH_KEYS, FORMATS, FORMS, LOOK_OUTCOMES, METHOD_GROUPS, METHODS } from './vocabulary.ts'
@@ -206,3 +207,30 @@ export const LookBack = closed(
   { $id: 'LookBack' },
 )
 export type LookBack = Static<typeof LookBack>
+
+/** A file of entries that is brought in. */
+export const HouseBookFile = closed(
+  {
+    format: oneOf(['csv', 'json']),
+    text: Type.String({ maxLength: 20_000_000 }),
+    /** Look only; keep all or nothing; keep the good rows although others are bad. */
+    keep: oneOf(['nothing', 'all', 'good']),
+  },
+  { $id: 'HouseBookFile' },
+)
+export type HouseBookFile = Static<typeof HouseBookFile>
+const Rows = Type.Integer({ minimum: 0 })
+export const HouseBookReport = closed(
+  {
+    ...{ rows: Rows, good: Rows, kept: Rows },
+    /** Rows that say just what is written already. */
+    same: Rows,
+    /** Names this file so that it can be taken back; null when nothing was kept. */
+    importId: nullable(Text(40)),
+    bad: Type.Array(BadRow),
+  },
+  { $id: 'HouseBookReport' },
+)
+export type HouseBookReport = Static<typeof HouseBookReport>
+export const HouseBookUndo = closed({ importId: Text(40) }, { $id: 'HouseBookUndo' })
+export type HouseBookUndo = Static<typeof HouseBookUndo>

@@ -13,7 +13,19 @@ import { ColdPlaceInput, ColdPlaceRecord, ColdReading, LotInput, LotRecord, Read
 import { CoverCard } from './coverCard.ts'
 import { Amounts, AmountsRequest } from './amounts.ts'
 import { Cook, CookRequest } from './cook.ts'
-import { AfterService, EntriesInput, EntryHistory, EntryLine, EntryPage, HouseLearnt, LookBack, SetAsideInput } from './houseBook.ts'
+import {
+  AfterService,
+  EntriesInput,
+  EntryHistory,
+  EntryLine,
+  EntryPage,
+  HouseBookFile,
+  HouseBookReport,
+  HouseBookUndo,
+  HouseLearnt,
+  LookBack,
+  SetAsideInput,
+} from './houseBook.ts'
 import { Learnt, LearnRequest } from './learn.ts'
 import { RunCalendarRequest } from './runSheet.ts'
 import { Brief, Recipe, StandInsRequest } from './brief.ts'
@@ -155,6 +167,9 @@ export const schemas = {
   EntryHistory,
   EntryLine,
   EntryPage,
+  HouseBookFile,
+  HouseBookReport,
+  HouseBookUndo,
   HouseLearnt,
   LookBack,
   SetAsideInput,

@@ -1,5 +1,6 @@
 import { command, question } from './operation.ts'
 
+const ENTRY_KIND_NAMES = ['bought', 'looked', 'kept', 'weighed', 'cooked', 'served', 'came-back', 'swapped', 'lesson'] as const
 const keeps = { permission: 'plan', touches: ['entry'] } as const
 
 /** The house book: what happened, and what the house learns from it. */
@@ -55,6 +56,32 @@ export const houseBook = {
     output: 'EntryLine',
     many: true,
     reads: ['entry'],
+  }),
+  houseBookFile: question({
+    method: 'GET',
+    path: '/house-book/file',
+    summary: 'The house book as CSV or JSON; of one kind of entry where that is said',
+    query: { format: ['csv', 'json'], kind: ENTRY_KIND_NAMES },
+    output: 'FileText',
+    reads: ['entry'],
+  }),
+  bringHouseBook: command({
+    ...keeps,
+    method: 'POST',
+    path: '/house-book/file',
+    summary: 'Look a file of entries through, or keep it',
+    input: 'HouseBookFile',
+    output: 'HouseBookReport',
+    file: true,
+    study: true,
+  }),
+  undoHouseBook: command({
+    ...keeps,
+    method: 'POST',
+    path: '/house-book/file/undo',
+    summary: 'Take such a file back',
+    input: 'HouseBookUndo',
+    output: 'Changed',
   }),
   houseLearnt: question({
     method: 'GET',

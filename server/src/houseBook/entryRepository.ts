@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, isNull, like, notInArray, or } from 'drizzle-orm'
 import type { EntryAct } from '@tender-gill/contract'
 import type { Database } from '../database/openDatabase.ts'
 import { entryActs } from '../database/schema/index.ts'
@@ -8,6 +8,10 @@ export type NewAct = Pick<EntryAct, 'about' | 'act' | 'entry'>
 
 type Row = Pick<typeof entryActs.$inferSelect, 'about' | 'act' | 'entry' | 'writtenAt'>
 const toAct = ({ about, act, entry, writtenAt }: Row): EntryAct => ({ about, act, entry, writtenAt: writtenAt.toISOString() })
+
+const FILE = 'import:'
+/** What an act about a file that was brought in is about. */
+export const aboutFile = (importId: string): string => `${FILE}${importId}`
 
 /** Rows written with one statement: parameters of a statement are counted in 16 bits. */
 const ROWS_AT_ONCE = 1000
@@ -35,6 +39,27 @@ export function createEntryRepository(db: Database, now: () => Date) {
           .where(and(eq(entryActs.kitchenId, kitchenId), eq(entryActs.broughtBy, importId)))
           .orderBy(asc(entryActs.seq))
       ).map(toAct),
+    /** Acts about a line but for those that some files brought. */
+    listAboutWithout: async (
+      kitchenId: string,
+      about: string,
+      files: readonly string[],
+    ): Promise<readonly (EntryAct & { readonly broughtBy: string | null })[]> => {
+      const rows = await db
+        .select()
+        .from(entryActs)
+        .where(and(own(kitchenId, about), or(isNull(entryActs.broughtBy), notInArray(entryActs.broughtBy, [...files]))))
+        .orderBy(asc(entryActs.seq))
+      return rows.map((row) => ({ ...toAct(row), broughtBy: row.broughtBy }))
+    },
+    /** Files that were taken back; that is an act, too, about the file. */
+    listTakenBack: async (kitchenId: string): Promise<readonly string[]> => {
+      const rows = await db
+        .select({ about: entryActs.about })
+        .from(entryActs)
+        .where(and(eq(entryActs.kitchenId, kitchenId), like(entryActs.about, `${FILE}%`)))
+      return rows.map(({ about }) => about.slice(FILE.length))
+    },
     /** What was written of a line last; undefined where nobody wrote it, or it was withdrawn. */
     findWritten: async (kitchenId: string, about: string): Promise<EntryAct['entry'] | undefined> => {
       const rows = await db.select().from(entryActs).where(own(kitchenId, about)).orderBy(desc(entryActs.seq))

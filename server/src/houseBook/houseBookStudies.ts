@@ -1,6 +1,7 @@
 import type {
   AfterService,
   Form,
+  HouseBookFile,
   HouseLearnt,
   LearnEvent,
   LookBack,
@@ -27,6 +28,7 @@ import type { Desk } from '../compute/desk.ts'
 import type { Study } from '../compute/study.ts'
 import { refuse } from '../http/errors.ts'
 import { foldBook } from './learnHouse.ts'
+import { readEntryFile, type ReadEntryFile } from './readEntryFile.ts'
 
 /** Days that one look back may span: three years. */
 const MOST_DAYS = 1100
@@ -196,5 +198,11 @@ const lookBack: Study<{ readonly from?: string; readonly to?: string }, LookBack
   return lookBackOn(book.lines, { from, to }, { offers, rest })
 }
 
+/** Entries of a file, looked through against the book of fish and what is written already. */
+const readFile: Study<HouseBookFile, ReadEntryFile> = async (desk, kitchen, file) => {
+  const [{ book }, { lines }] = await Promise.all([desk.openSheets(kitchen), desk.readHouseBook(kitchen.id)])
+  return readEntryFile(file, book, lines)
+}
+
 /** What is worked out of the whole book. */
-export const houseBookStudies = { afterService, houseLearnt, lookBack }
+export const houseBookStudies = { readEntryFile: readFile, afterService, houseLearnt, lookBack }

@@ -10,6 +10,7 @@ import { createDecisionHandlers } from '../decisions/decisionHandlers.ts'
 import { createFeedHandlers } from '../feeds/feedHandlers.ts'
 import type { FeedReader } from '../feeds/feedReader.ts'
 import { createColdHandlers } from '../cold/coldHandlers.ts'
+import { createEntryFileHandlers } from '../houseBook/entryFileHandlers.ts'
 import { createHouseBookHandlers } from '../houseBook/houseBookHandlers.ts'
 import { createKitchenHandlers } from '../kitchens/kitchenHandlers.ts'
 import type { KitchenRepository } from '../kitchens/kitchenRepository.ts'
@@ -50,6 +51,7 @@ export function createHandlers({ db, now, compute, kitchens, feeds, lan }: Handl
     ...createMarketFileHandlers({ db, now, compute }),
     ...createBuySheetHandlers(compute),
     ...createRunSheetHandlers(now),
+    ...createEntryFileHandlers({ db, now, compute }),
     ...createHouseBookHandlers({ db, now, books, compute }),
     ...createPhoneHandlers(db, now, lan),
     coverCard: ({ kitchen, query, signal }) => compute.ask('coverCard', kitchen, query, signal),

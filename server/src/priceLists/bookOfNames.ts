@@ -3,7 +3,8 @@ import type { HouseBook } from '../book/houseBook.ts'
 import type { BookOfNames } from './readPriceList.ts'
 
 const searches = new WeakMap<HouseBook['offers'], FishSearch>()
-function searchOf({ offers }: Pick<HouseBook, 'offers'>): FishSearch {
+/** The search over the names of a kitchen's fish, made once for each book. */
+export function searchOf({ offers }: Pick<HouseBook, 'offers'>): FishSearch {
   const search = searches.get(offers) ?? createFishSearch(offers)
   searches.set(offers, search)
   return search

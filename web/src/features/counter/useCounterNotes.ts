@@ -56,6 +56,7 @@ export function useCounterNotes({ today, places, lots }: House) {
         ...{ line: line.key, merchant: order.merchant, date: order.delivery ?? line.servings[0]?.date ?? today },
         ...{ species: line.species, offerId: line.offerId, form: line.form },
         orderedG: line.buy.g,
+        ...(line.perKg && { expectedPerKg: line.perKg.typical }),
         ...{ servings: line.servings.map(({ servingId }) => servingId), ...came },
       }
       return give('createPurchase', { id: crypto.randomUUID(), purchase: made }, { about, words })
