@@ -234,3 +234,10 @@ export const HouseBookReport = closed(
 export type HouseBookReport = Static<typeof HouseBookReport>
 export const HouseBookUndo = closed({ importId: Text(40) }, { $id: 'HouseBookUndo' })
 export type HouseBookUndo = Static<typeof HouseBookUndo>
+
+/** A small picture, as JPEG in base64: about 60 kB at most. */
+export const PhotoInput = closed(
+  { id: Type.String({ format: 'uuid' }), jpeg: Type.String({ minLength: 100, maxLength: 84_000, pattern: '^/9j/[A-Za-z0-9+/]+={0,2}$' }) },
+  { $id: 'PhotoInput' },
+)
+export type PhotoInput = Static<typeof PhotoInput>

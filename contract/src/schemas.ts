@@ -24,6 +24,7 @@ import {
   HouseBookUndo,
   HouseLearnt,
   LookBack,
+  PhotoInput,
   SetAsideInput,
 } from './houseBook.ts'
 import { Learnt, LearnRequest } from './learn.ts'
@@ -172,6 +173,7 @@ export const schemas = {
   HouseBookUndo,
   HouseLearnt,
   LookBack,
+  PhotoInput,
   SetAsideInput,
   RunCalendarRequest,
   Cold,

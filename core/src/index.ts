@@ -153,6 +153,18 @@ export {
 } from './runSheet/index.ts'
 export { USUAL_PLACES } from './tables/kitchenRun.ts'
 export {
+  cardKey,
+  layRound,
+  listCards,
+  NO_PROGRESS,
+  pickCard,
+  scoreAnswer,
+  type Card,
+  type PracticeKind,
+  type Progress,
+  type Round,
+} from './practice/index.ts'
+export {
   findOutcome,
   foldActs,
   leaveOut,

@@ -44,6 +44,7 @@ const DishBookPage = lazy(() => import('./features/houseBook/DishBookPage.tsx'))
 const EntriesPage = lazy(() => import('./features/houseBook/EntriesPage.tsx'))
 const LookBackPage = lazy(() => import('./features/houseBook/LookBackPage.tsx'))
 const BookInOutPage = lazy(() => import('./features/houseBook/BookInOutPage.tsx'))
+const PracticePage = lazy(() => import('./features/practice/PracticePage.tsx'))
 const LearntPage = lazy(() => import('./features/houseBook/LearntPage.tsx'))
 const LaterPage = lazy(() => import('./shell/LaterPage.tsx'))
 
@@ -95,6 +96,7 @@ export function App() {
             <Route path="/house-book/entries" element={<EntriesPage />} />
             <Route path="/house-book/look-back" element={<LookBackPage />} />
             <Route path="/house-book/files" element={<BookInOutPage />} />
+            <Route path="/practice" element={<PracticePage />} />
             <Route path="/house-book/learnt" element={<LearntPage />} />
             <Route path="/house" element={<HousePage />} />
             <Route path="*" element={<LaterPage />} />

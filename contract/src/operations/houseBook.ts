@@ -57,6 +57,20 @@ export const houseBook = {
     many: true,
     reads: ['entry'],
   }),
+  keepPhoto: command({
+    ...keeps,
+    method: 'POST',
+    path: '/house-book/photos',
+    summary: 'Keep a small picture of what was served',
+    input: 'PhotoInput',
+    output: 'Changed',
+  }),
+  photo: question({
+    method: 'GET',
+    path: '/house-book/photos/{id}',
+    summary: 'A picture, as JPEG; it never changes',
+    output: 'FileText',
+  }),
   houseBookFile: question({
     method: 'GET',
     path: '/house-book/file',

@@ -17,6 +17,7 @@ import {
   looks,
   lots,
   merchants,
+  photos,
   priceLists,
   priceSeries,
   prices,
@@ -142,6 +143,7 @@ export async function resetDemo(db: Database, now: Date): Promise<void> {
     await tx.delete(merchants).where(inArray(merchants.kitchenId, ids))
     await tx.delete(purchases).where(inArray(purchases.kitchenId, ids))
     await tx.delete(looks).where(inArray(looks.kitchenId, ids))
+    await tx.delete(photos).where(inArray(photos.kitchenId, ids))
     await tx.delete(entryActs).where(inArray(entryActs.kitchenId, ids))
     await tx.delete(lots).where(inArray(lots.kitchenId, ids))
     await tx.delete(coldReadings).where(inArray(coldReadings.kitchenId, ids))

@@ -11,6 +11,7 @@ import { createFeedHandlers } from '../feeds/feedHandlers.ts'
 import type { FeedReader } from '../feeds/feedReader.ts'
 import { createColdHandlers } from '../cold/coldHandlers.ts'
 import { createEntryFileHandlers } from '../houseBook/entryFileHandlers.ts'
+import { createPhotoHandlers } from '../houseBook/photoHandlers.ts'
 import { createHouseBookHandlers } from '../houseBook/houseBookHandlers.ts'
 import { createKitchenHandlers } from '../kitchens/kitchenHandlers.ts'
 import type { KitchenRepository } from '../kitchens/kitchenRepository.ts'
@@ -51,6 +52,7 @@ export function createHandlers({ db, now, compute, kitchens, feeds, lan }: Handl
     ...createMarketFileHandlers({ db, now, compute }),
     ...createBuySheetHandlers(compute),
     ...createRunSheetHandlers(now),
+    ...createPhotoHandlers(db, now),
     ...createEntryFileHandlers({ db, now, compute }),
     ...createHouseBookHandlers({ db, now, books, compute }),
     ...createPhoneHandlers(db, now, lan),

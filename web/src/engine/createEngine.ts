@@ -44,6 +44,7 @@ import {
 } from '@tender-gill/core'
 import { createWords, readReader, type Words } from '@tender-gill/words'
 import { createCookAnswers } from './cookAnswers.ts'
+import { createPracticeAnswers } from './practiceAnswers.ts'
 import { createCounterAnswers } from './counterAnswers.ts'
 import { listBookRows, type BookRow } from './bookRows.ts'
 import type { FishHit, SharedName } from '@tender-gill/names'
@@ -284,6 +285,7 @@ export function createEngine(shelf: SheetShelf) {
     },
     ...createCounterAnswers({ open, tell }),
     ...createCookAnswers({ open, tell }),
+    ...createPracticeAnswers({ open, tell }),
     search: async (ref: SheetRef, text: string): Promise<readonly FishHit[]> => (await open(ref)).search().find(text),
     sharedName: async (ref: SheetRef, text: string): Promise<SharedName | null> => (await open(ref)).search().findShared(text),
     /** The book as lines, with the best fit of each fish for each way of cooking. */

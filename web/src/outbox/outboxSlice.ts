@@ -12,6 +12,7 @@ export const OUTBOX_COMMANDS = [
   'removeLot',
   'decide',
   'writeEntries',
+  'keepPhoto',
 ] as const
 export type OutboxCommand = (typeof OUTBOX_COMMANDS)[number]
 

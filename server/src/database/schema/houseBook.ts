@@ -1,5 +1,6 @@
 import { bigint, foreignKey, index, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core'
 import type { Entry, EntryActKind } from '@tender-gill/contract'
+import { bytea } from './columns.ts'
 import { kitchens } from './kitchens.ts'
 
 /** The house book: acts in the order in which they were done. Rows are only ever added; what they come to is the book. */
@@ -21,5 +22,20 @@ export const entryActs = pgTable(
     foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
     index('entry_acts_about').on(table.kitchenId, table.about, table.seq),
     index('entry_acts_brought').on(table.kitchenId, table.broughtBy),
+  ],
+)
+
+/** Small pictures of what was served: written once. */
+export const photos = pgTable(
+  'photos',
+  {
+    kitchenId: text().notNull(),
+    id: text().notNull(),
+    jpeg: bytea().notNull(),
+    keptAt: timestamp({ withTimezone: true, mode: 'date' }).notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.kitchenId, table.id] }),
+    foreignKey({ columns: [table.kitchenId], foreignColumns: [kitchens.id] }),
   ],
 )

@@ -21,6 +21,7 @@ const paidOn = ({ g }: Came, today: string): string | null => (g === null ? null
 const toPurchase = (line: BuyLine, { merchant, delivery }: BuyOrder, today: string, came: Came): Purchase => ({
   ...{ line: line.key, merchant, date: delivery ?? line.servings[0]?.date ?? today, paidOn: paidOn(came, today) },
   ...{ species: line.species, offerId: line.offerId, form: line.form, orderedG: line.buy.g },
+  ...(line.perKg && { expectedPerKg: line.perKg.typical }),
   ...{ servings: line.servings.map(({ servingId }) => servingId), ...came },
 })
 

@@ -12,7 +12,7 @@ import { DayField } from '../../parts/moments.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { describeDay } from '../../reader/index.ts'
 import { useSearch } from '../../state/useSearch.ts'
-import { HouseBookRooms } from './HouseBookRooms.tsx'
+import { HouseBookRooms } from '../../parts/HouseBookRooms.tsx'
 import { isWritten } from './servedDraft.ts'
 import { ServedCard } from './ServedCard.tsx'
 

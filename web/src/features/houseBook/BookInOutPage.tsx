@@ -10,7 +10,7 @@ import { Link } from 'react-router'
 import { useBringHouseBookMutation, useUndoHouseBookMutation } from '../../api/api.ts'
 import { useKitchenId } from '../../kitchen/index.ts'
 import { BadRows, FilePicker, useImport } from '../../parts/import/index.ts'
-import { HouseBookRooms } from './HouseBookRooms.tsx'
+import { HouseBookRooms } from '../../parts/HouseBookRooms.tsx'
 
 /** What a page of paper becomes: the columns somebody fills in who brings a year of it. */
 const SAMPLE = [
@@ -65,6 +65,7 @@ export default function BookInOutPage() {
             {SAMPLE.join('\n')}
           </Box>
           <FilePicker
+            variant="outlined"
             label="Choose a CSV or JSON file"
             name="File of the house book"
             accept=".csv,.json,text/csv,application/json"

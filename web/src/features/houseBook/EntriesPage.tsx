@@ -8,7 +8,7 @@ import { OneOf } from '../../parts/OneOf.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
 import { EntryList } from './EntryList.tsx'
-import { HouseBookRooms } from './HouseBookRooms.tsx'
+import { HouseBookRooms } from '../../parts/HouseBookRooms.tsx'
 
 const PAGE = 50
 const KINDS = [

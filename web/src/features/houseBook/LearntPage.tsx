@@ -13,7 +13,7 @@ import { Waiting } from '../../parts/Waiting.tsx'
 import { ASK_LABEL, describeValue, FORM_LABEL, METHOD_LABEL } from '../../reader/index.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { useSetAside } from './EntryList.tsx'
-import { HouseBookRooms } from './HouseBookRooms.tsx'
+import { HouseBookRooms } from '../../parts/HouseBookRooms.tsx'
 
 const percent = (share: number): string => `${Math.round(100 * share)}`
 const GROUP_WORDS = {

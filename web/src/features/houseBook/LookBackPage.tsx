@@ -12,7 +12,7 @@ import { Waiting } from '../../parts/Waiting.tsx'
 import { describeDay, nameMonth } from '../../reader/index.ts'
 import { useSearch } from '../../state/useSearch.ts'
 import { HEADING, INK } from '../../theme.ts'
-import { HouseBookRooms } from './HouseBookRooms.tsx'
+import { HouseBookRooms } from '../../parts/HouseBookRooms.tsx'
 import { minutesAgainst, pricesAgainst, sayAgainst, sayFish, sayServices, yieldsAgainst } from './lookBackWords.ts'
 
 const AgainstChart = lazy(() => import('./LookBackCharts.tsx').then(({ AgainstChart }) => ({ default: AgainstChart })))

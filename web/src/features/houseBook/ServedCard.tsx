@@ -13,6 +13,7 @@ import { NumberField } from '../../parts/NumberField.tsx'
 import { formatTemperature } from '../../reader/index.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { NoteStrip } from './NoteStrip.tsx'
+import { PhotoField } from './PhotoField.tsx'
 import { ALL_WELL, ASKED_TRAITS, isOverweight, MORE_TRAITS, type AskedTrait } from './servedDraft.ts'
 import { TapRow } from './TapRow.tsx'
 import { useServedDraft, useWriteServed } from './useServed.ts'
@@ -125,9 +126,10 @@ export function ServedCard({ dish, brief, day }: Props) {
           />
           <Box>
             <Button onClick={() => setMore(!more)} aria-expanded={more} sx={{ minHeight: 44 }}>
-              {more ? 'Less' : 'Fat, minutes, weights, what came back'}
+              {more ? 'Less' : 'Fat, minutes, weights, a photo'}
             </Button>
           </Box>
+          {more && <PhotoField dish={dish.dish} photo={draft.photo} onPhoto={(photo) => change({ photo })} />}
           {more && MORE_TRAITS.map(strip)}
           {more && (
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>

@@ -12,11 +12,13 @@ export interface ServedDraft {
   readonly edibleG: number | null
   readonly portionsBack: number | null
   readonly words: string
+  /** The id of a small picture that is kept apart. */
+  readonly photo: string | null
 }
 
 export const EMPTY_DRAFT: ServedDraft = {
   ...{ notes: {}, bones: null, done: null, again: null, minutes: null, pullC: null },
-  ...{ boughtG: null, edibleG: null, portionsBack: null, words: '' },
+  ...{ boughtG: null, edibleG: null, portionsBack: null, words: '', photo: null },
 }
 /** The traits that are asked after service: what is felt, seen and tasted. */
 export const ASKED_TRAITS = ['firmness', 'flake', 'flavour'] as const
@@ -55,6 +57,7 @@ export function readDraft(dish: Pick<ServedDish, 'servingId' | 'lines' | 'bought
     ...{ boughtG: weighed?.boughtG ?? dish.boughtG, edibleG: weighed?.edibleG ?? null },
     portionsBack: find(dish, 'came-back')?.portions ?? null,
     words: find(dish, 'lesson')?.words ?? '',
+    photo: served?.photo ?? null,
   }
 }
 
@@ -88,7 +91,7 @@ export function toEntries(
   const { notes, bones, done, again, minutes, pullC, boughtG, edibleG, portionsBack } = draft
   const words = draft.words.trim()
   const entries: Readonly<Record<Kind, Entry | null>> = {
-    served: { kind: 'served', ...about, covers, notes, bones, again, photo: null },
+    served: { kind: 'served', ...about, covers, notes, bones, again, photo: draft.photo },
     cooked:
       done === null && minutes === null && pullC === null
         ? null

@@ -1,4 +1,4 @@
-import { Rooms } from '../../parts/Rooms.tsx'
+import { Rooms } from './Rooms.tsx'
 
 const ROOMS = [
   ['/house-book', 'After service'],
