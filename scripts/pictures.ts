@@ -25,41 +25,6 @@ async function lookAtFish(page: Page): Promise<void> {
   await page.waitForTimeout(500)
 }
 
-/** Three dishes of the demo take monkfish, so that there is something to move. */
-async function takeMonkfish(page: Page): Promise<void> {
-  await page.evaluate(async () => {
-    for (const id of ['paprika-skewers', 'saffron-rice', 'leek-and-potato-pie']) {
-      const { brief, revision } = (await (await fetch(`/api/kitchens/lantern-house/servings/${id}`)).json()) as {
-        brief: object
-        revision: number
-      }
-      const choice = { species: 'Lophius piscatorius', offerId: 'lophius-piscatorius.wild.fresh.body', form: 'fillet-skinless' }
-      await fetch(`/api/kitchens/lantern-house/servings/${id}`, {
-        method: 'PUT',
-        headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
-        body: JSON.stringify({ brief, choice }),
-      })
-    }
-  })
-  await page.reload()
-  await page.waitForTimeout(3000)
-}
-
-/** A dish of the demo buys fresh from both waters, so that the year is counted. */
-async function nameWaters(page: Page): Promise<void> {
-  await page.evaluate(async () => {
-    const path = '/api/kitchens/lantern-house/servings/beer-battered-supper'
-    const { brief, choice, revision } = (await (await fetch(path)).json()) as { brief: object; choice: object | null; revision: number }
-    await fetch(path, {
-      method: 'PUT',
-      headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
-      body: JSON.stringify({ brief: { ...brief, state: 'fresh', waters: ['Marrow Sound', 'Outer Banks'] }, choice }),
-    })
-  })
-  await page.reload()
-  await page.waitForTimeout(9000)
-}
-
 const PICTURES: readonly Picture[] = [
   { name: 'home', path: '/', clock: true },
   { name: 'line-up', path: '/dishes/paprika-skewers/line-up' },
@@ -72,17 +37,14 @@ const PICTURES: readonly Picture[] = [
   { name: 'cold', path: '/cold', clock: true },
   { name: 'cook', path: '/dishes/paprika-skewers/cook' },
   { name: 'run-sheet', path: '/run-sheet?day=2026-06-17' },
+  { name: 'after-service-phone', path: '/house-book?day=2026-06-17', phone: true },
+  { name: 'learnt', path: '/house-book/learnt' },
+  { name: 'look-back', path: '/house-book/look-back' },
   { name: 'amounts', path: '/dishes/beer-battered-supper/amounts' },
-  {
-    name: 'fish-first',
-    path: '/fish/Dicentrarchus%20labrax?f=Dicentrarchus%20labrax~farmed~fresh~body~whole~12~kg~450~8&f=Gadus%20morhua~wild~fresh~body~fillet-skin-on~19~kg~~',
-  },
   { name: 'book', path: '/book?firmness=high&fat=low&bones=low&method=grill' },
   { name: 'species', path: '/book/Salmo%20salar' },
   { name: 'swap-map', path: '/book/swaps?method=grill&fish=Lophius%20piscatorius' },
   { name: 'cover-card', path: '/cover-card' },
-  { name: 'year', path: '/dishes/beer-battered-supper/year', prepare: nameWaters },
-  { name: 'missing', path: '/missing?fish=Lophius%20piscatorius&because=not-landed&there=Lophius%20budegassa~6', prepare: takeMonkfish },
 ]
 
 const { startCluster, findFreePort } = (await import('./lib/cluster.mjs' as string)) as {

@@ -22,7 +22,7 @@ const VIEWS: readonly (readonly [string, string, string])[] = [
   ['cook sheet', '/dishes/beer-battered-supper/cook', 'Look for'],
   ['run sheet', '/run-sheet?day=2026-06-17', 'Dishes of the day'],
   ['after service', '/house-book?day=2026-06-17', 'Leek and potato fish pie'],
-  ['the house book', '/house-book/entries', 'The book'],
+  ['the house book', '/house-book/entries', 'Every entry'],
   ['what it taught', '/house-book/learnt', 'Swaps'],
   ['looking back', '/house-book/look-back', 'Which swaps held'],
   ['the house book as a file', '/house-book/files', 'Bring paper in'],

@@ -1,6 +1,7 @@
 import type { Entry, EntryAct, EntryLine } from '@tender-gill/contract'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { addDays } from '../calendar/index.ts'
 import { foldEvents } from '../learn/index.ts'
 import { buildOffer } from '../testing/builders.ts'
 import { findOutcome, foldActs, leaveOut, LEARNT_KEYS, lookBack, rankLessons, searchBook, toLearnEvents } from './index.ts'
@@ -14,7 +15,7 @@ const about = {
   ...{ species: OFFER.species, offerId: OFFER.id, form: 'fillet-skinless' as const, merchant: 'Quay', words: null },
 }
 const note = fc.integer({ min: -2, max: 2 })
-const day = fc.integer({ min: 0, max: 700 }).map((n) => new Date(Date.UTC(2024, 7, 1) + n * 86_400_000).toISOString().slice(0, 10))
+const day = fc.integer({ min: 0, max: 700 }).map((n) => addDays('2024-08-01', n))
 const base = fc
   .record({ day, dish: fc.constantFrom('Stew', 'Pie', null), merchant: fc.constantFrom('Quay', 'Boats', null) })
   .map((patch) => ({

@@ -2,7 +2,7 @@ import { Rooms } from './Rooms.tsx'
 
 const ROOMS = [
   ['/house-book', 'After service'],
-  ['/house-book/entries', 'The book'],
+  ['/house-book/entries', 'Every entry'],
   ['/house-book/learnt', 'What it taught'],
   ['/house-book/look-back', 'Looking back'],
   ['/house-book/files', 'In and out'],

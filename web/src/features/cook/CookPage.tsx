@@ -12,6 +12,7 @@ import { useKeptOffline } from '../../offline/index.ts'
 import { DishGate } from '../../parts/DishGate.tsx'
 import { describeProblem } from '../../parts/dishWords.ts'
 import { HourField } from '../../parts/moments.tsx'
+import { HouseSays } from '../../parts/HouseSays.tsx'
 import { MeasuredField } from '../../parts/MeasuredField.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
 import { OneOf } from '../../parts/OneOf.tsx'
@@ -183,6 +184,7 @@ function FishCook({ dish, taken, choices, onFish }: SheetProps) {
             <Box sx={{ displayPrint: 'none' }}>
               <Panel title="What the minutes rest on">
                 <Sureness cook={cook} />
+                <HouseSays offer={offer} />
               </Panel>
             </Box>
           </Box>

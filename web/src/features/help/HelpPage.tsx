@@ -182,6 +182,14 @@ export default function HelpPage() {
       <Chapter at="pot" title="A pot of several">
         <Typography>{EXPLANATIONS.pot.words}</Typography>
       </Chapter>
+      <Chapter at="house-book" title="What the house learns">
+        <Typography>
+          After service a few taps say how a fish was against the book, and what was bought, weighed, kept and thrown away writes itself.
+          From these entries the house learns its own values, little from one and more from many: the book’s range weighs as what is not
+          known of your supply yet. Where a learnt value speaks it says “house”, from how many entries, with the book’s value as a dashed
+          ring; press it for the entries behind it. An odd fish is set aside, and any value put back. Nothing learnt opens a rule of safety.
+        </Typography>
+      </Chapter>
       <Chapter at="basis" title="What it rests on">
         <Typography>
           Traits are compiled from common knowledge and stand as ranges; what was measured says so, and what this house has changed is

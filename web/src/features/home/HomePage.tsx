@@ -14,7 +14,7 @@ import { StandingAbsences } from '../absences/index.ts'
 import { DayPanel } from './DayPanel.tsx'
 import { Dishes, FirstDish } from './Dishes.tsx'
 import { describeHere, describeServings, listOrders } from './ordersToPlace.ts'
-import { GoodToday, SinceYesterday } from './SidePanels.tsx'
+import { GoodToday, SinceYesterday, WriteDown } from './SidePanels.tsx'
 
 const MOST_ON_LIST = 14
 
@@ -103,6 +103,7 @@ export function HomePage() {
       </Box>
       <Box sx={{ display: 'grid', gap: 1.5 }}>
         <ColdAlerts plan={plan} />
+        {kitchen && !empty && <WriteDown />}
         {kitchen && !empty && <SinceYesterday kitchen={kitchen} />}
         <GoodToday slab={slab?.fish} />
         <FishDoor />

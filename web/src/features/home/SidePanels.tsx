@@ -6,7 +6,7 @@ import type { Kitchen, SlabFish } from '@tender-gill/contract'
 import { addDays } from '@tender-gill/core'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
-import { useAlertsQuery, usePriceListsQuery } from '../../api/api.ts'
+import { useAfterServiceQuery, useAlertsQuery, usePriceListsQuery } from '../../api/api.ts'
 import { FleshPrint } from '../../drawings/FleshPrint.tsx'
 import { useOffers } from '../../engine/index.ts'
 import { joinWords } from '../../parts/dishWords.ts'
@@ -45,6 +45,22 @@ export function SinceYesterday({ kitchen: { today } }: { readonly kitchen: Kitch
           {merchant}: {quotes === 1 ? 'one price' : `${quotes} prices`} of {sayDay(date, today)}.
         </Typography>
       ))}
+    </Paper>
+  )
+}
+
+/** Dishes of today that nobody has written down yet; nothing where all are, or none was served. */
+export function WriteDown() {
+  const { data } = useAfterServiceQuery({})
+  const open = data?.dishes.filter(({ lines }) => !lines.some(({ entry }) => entry.kind === 'served')) ?? []
+  if (open.length === 0) return null
+  return (
+    <Paper component="section" aria-label="After service" sx={{ p: 2 }}>
+      <Typography variant="h2">After service</Typography>
+      <Typography>
+        {joinWords(open.map(({ dish }) => dish))} {open.length === 1 ? 'is' : 'are'} still to be written down.{' '}
+        <Link to="/house-book">A few taps</Link>
+      </Typography>
     </Paper>
   )
 }

@@ -63,7 +63,7 @@ export default function EntriesPage() {
   return (
     <Box sx={{ maxWidth: 980 }}>
       <HouseBookRooms here="/house-book/entries" />
-      <Box role="search" aria-label="Search the book" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mb: 1.5 }}>
+      <Box role="search" aria-label="Search the house book" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mb: 1.5 }}>
         <TextField size="small" label="Words" value={at('text')} onChange={({ target }) => put('text')(target.value)} sx={{ width: 200 }} />
         <OneOf label="Entries" value={at('kinds')} options={KINDS} onChange={put('kinds')} sx={{ minWidth: 150 }} />
         <OneOf label="Outcome" value={at('outcome')} options={OUTCOMES} onChange={put('outcome')} sx={{ minWidth: 140 }} />

@@ -30,7 +30,7 @@ describe('after service', () => {
     fireEvent.click(within(supper.getByRole('group', { name: 'Firmness against the book' })).getByRole('button', { name: 'softer' }))
     fireEvent.click(supper.getByRole('button', { name: 'overdone' }))
     fireEvent.click(supper.getByRole('button', { name: /^Fat, minutes/ }))
-    await supper.findByText(/^the sheet: \d/)
+    await supper.findAllByText(/^the sheet: \d/)
     fireEvent.click(supper.getByRole('button', { name: 'Write it down' }))
     await waitFor(async () => expect(await lines(server)).toHaveLength(2))
     const of = async (id: string) => (await lines(server)).find((line) => line.id === id)?.entry

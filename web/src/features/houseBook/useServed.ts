@@ -52,7 +52,7 @@ export function useWriteServed(day: string) {
       const about = `served ${dish.servingId}`
       const put = (list: typeof before, words: string) => give('writeEntries', { entries: [...list] }, { about, words })
       const done = `${dish.dish} is written down.`
-      const undone = `${dish.dish} is as it was in the book.`
+      const undone = `${dish.dish} is as it was in the house book.`
       void undoable(async () => put(entries, done), {
         ...{ done, undone },
         undo: async () => put(before, undone),
