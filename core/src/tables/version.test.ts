@@ -17,7 +17,7 @@ import * as wholeFish from './wholeFish.ts'
 import * as windows from './windows.ts'
 
 /** What the tables came to when the version was last raised. */
-const SEALED = { version: '2.4.0', tables: 'd1c40d23179c675f' }
+const SEALED = { version: '2.5.0', tables: '9aadf6e5392007a4' }
 
 /** A table in writing: sets as lists, functions of a temperature by what they give at 63 °C. */
 const write = (_key: string, value: unknown): unknown => {

@@ -186,6 +186,7 @@ describe('kitchens', () => {
     const { code } = await createPhoneRepository(server.db, () => NOW).createCode('lantern-house')
     await createPhoneRepository(server.db, () => NOW).claim(code, 'Ours')
     const [phone] = (await call('/api/phones')).body.phones
+    const [line] = (await call('/api/house-book')).body.lines
     // Larch Cottage has a price-1 too: a shared id must lead to its own row, never to ours.
     const ours: Record<string, { id: string; body: object }> = {
       servings: { id: 'paprika-skewers', body: { brief } },
@@ -209,6 +210,7 @@ describe('kitchens', () => {
       'species-import': { id: brought.importId, body: {} },
       decisions: { id: decision.id, body: {} },
       absences: { id: absence.id, body: {} },
+      'house-book': { id: line.id, body: {} },
     }
     for (const [path, operations] of withId)
       for (const method of Object.keys(operations)) {

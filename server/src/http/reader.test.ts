@@ -7,7 +7,10 @@ beforeAll(async () => {
 })
 afterAll(() => server.close())
 
-const brief = { dish: 'Told', method: 'deep-fry', format: 'portion', covers: 20, draws: 100, missing: 'Gadus morhua' }
+const price = (species: string, perKg: number) => ({ species, form: 'fillet-skin-on', price: perKg, currency: 'EUR', unit: 'kg' })
+const market = { prices: [price('Gadus morhua', 22), price('Melanogrammus aeglefinus', 18), price('Merluccius merluccius', 19)] }
+const pool = ['Gadus morhua', 'Melanogrammus aeglefinus', 'Merluccius merluccius', 'Molva molva']
+const brief = { dish: 'Told', method: 'deep-fry', format: 'portion', covers: 20, draws: 100, missing: 'Gadus morhua', market, pool }
 const changesAs = async (reader?: string): Promise<string> => {
   const { status, body } = await server.call('/api/stand-ins', {
     method: 'POST',

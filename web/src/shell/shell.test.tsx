@@ -65,7 +65,7 @@ describe('the search of every page', () => {
 
 describe('a page that is not there yet', () => {
   it('says so and leads back', async () => {
-    await openPage('/dishes/stew/house-book', KITCHEN)
+    await openPage('/dishes/stew/nowhere', KITCHEN)
     expect(await screen.findByRole('heading', { name: /not built yet|Nothing stands here/ })).toBeDefined()
   })
 })
