@@ -47,7 +47,7 @@ export const planning = {
     output: 'Decision',
     creates: true,
     study: true,
-    touches: ['decision', 'serving', 'dish'],
+    touches: ['decision', 'serving', 'dish', 'entry'],
   }),
   rerunDecision: question({
     method: 'POST',

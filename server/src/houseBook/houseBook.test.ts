@@ -164,6 +164,21 @@ describe('the house book', () => {
     expect(await rows()).toBe(before)
   })
 
+  it('is told of a swap by the choice itself, and forgets it where the first fish is taken after all', async () => {
+    const brief = { dish: 'Swapped plate', method: 'pan-sear', format: 'portion', covers: 6, date: '2026-06-13', draws: 100 }
+    const { id } = (await post('/servings', { brief })).body
+    const take = (species: string, offerId: string) => post('/decisions', { servingId: id, species, offerId, form: 'fillet-skin-on' })
+    const swaps = async () => (await get(`/house-book?servingId=${id}&kinds=swapped`)).lines as readonly EntryLine[]
+    expect((await take('Gadus morhua', COD.offerId)).status).toBe(201)
+    expect(await swaps()).toEqual([])
+    await take('Merluccius merluccius', 'merluccius-merluccius.wild.fresh.body')
+    expect(await swaps()).toMatchObject([{ entry: { missing: 'Gadus morhua', standIn: 'Merluccius merluccius', worked: null } }])
+    const { dishes } = await get('/house-book/after-service?day=2026-06-13')
+    expect(dishes.find((dish: { servingId: string }) => dish.servingId === id)).toMatchObject({ missing: { species: 'Gadus morhua' } })
+    await take('Gadus morhua', COD.offerId)
+    expect(await swaps()).toEqual([])
+  })
+
   it('tells after service what is known of each dish of the day, and what was meant in its place', async () => {
     const made = await post('/servings', {
       brief: { dish: 'Friday plate', method: 'pan-sear', format: 'portion', covers: 6, date: '2026-06-12', draws: 100 },

@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util'
-import type { Entry, Kitchen, LookRecord, LotRecord, PurchaseRecord, ServingRecord } from '@tender-gill/contract'
+import type { Brief, Decision, Entry, Kitchen, LookRecord, LotRecord, PurchaseRecord, ServingRecord } from '@tender-gill/contract'
 import { DAY_MS } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
 import { computeToday } from '../kitchens/today.ts'
@@ -97,5 +97,24 @@ export function createTellBook(now: () => Date) {
       about: `lot:${record.id}`,
       ...{ servings: record.lot.servings, gone: gone(record), toEntry: (moment) => tellLot(record, moment) },
     })
-  return { purchase, look, lot }
+  /** Another fish than was first decided on: a swap, of which it is said after service whether it worked. */
+  const decision = async (
+    tx: Database,
+    { id: kitchenId, zone }: Pick<Kitchen, 'id' | 'zone'>,
+    { decision: taken, first, brief }: { readonly decision: Decision; readonly first: Decision; readonly brief: Brief },
+  ): Promise<void> => {
+    const { servingId, species, offerId, form } = taken
+    const entries = createEntryRepository(tx, now)
+    const about = `service:${servingId}:swapped`
+    const before = await entries.findWritten(kitchenId, about)
+    const swapped = first.species !== species
+    if (!swapped && !before) return
+    const at = now().toISOString()
+    const entry: Entry = {
+      ...{ kind: 'swapped', at, day: brief.date ?? computeToday(now(), zone), servingId, dish: brief.dish, method: brief.method },
+      ...{ species, offerId, form, merchant: null, words: null, missing: first.species, standIn: species, worked: null },
+    }
+    await entries.add(kitchenId, [{ about, act: swapped ? 'write' : 'withdraw', entry: swapped ? entry : null }])
+  }
+  return { purchase, look, lot, decision }
 }

@@ -91,15 +91,18 @@ export default function AfterServicePage() {
     <>
       <HouseBookRooms here="/house-book" />
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1.5, flexWrap: 'wrap' }}>
-        <Button variant="outlined" onClick={() => go(addDays(day, -1))} sx={{ minHeight: 44 }}>
-          The day before
+        <Button variant="outlined" aria-label="The day before" onClick={() => go(addDays(day, -1))} sx={{ minHeight: 44, minWidth: 44 }}>
+          ‹
         </Button>
-        <DayField label="Day" value={day} onChange={go} width={190} />
-        <Button variant="outlined" disabled={day >= kitchen.today} onClick={() => go(addDays(day, 1))} sx={{ minHeight: 44 }}>
-          The day after
-        </Button>
-        <Button component={Link} to="/house-book/entries">
-          Everything written so far
+        <DayField label="Day" value={day} onChange={go} width={200} />
+        <Button
+          variant="outlined"
+          aria-label="The day after"
+          disabled={day >= kitchen.today}
+          onClick={() => go(addDays(day, 1))}
+          sx={{ minHeight: 44, minWidth: 44 }}
+        >
+          ›
         </Button>
       </Box>
       <ServedDishes day={day} />

@@ -14,7 +14,7 @@ import { formatTemperature } from '../../reader/index.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { NoteStrip } from './NoteStrip.tsx'
 import { PhotoField } from './PhotoField.tsx'
-import { ALL_WELL, ASKED_TRAITS, isOverweight, MORE_TRAITS, type AskedTrait } from './servedDraft.ts'
+import { ALL_WELL, ASKED_TRAITS, isOverweight, isWritten, MORE_TRAITS, type AskedTrait } from './servedDraft.ts'
 import { TapRow } from './TapRow.tsx'
 import { useServedDraft, useWriteServed } from './useServed.ts'
 
@@ -194,7 +194,7 @@ export function ServedCard({ dish, brief, day }: Props) {
             <Button variant="contained" disabled={over} onClick={() => keep(draft)} sx={{ minHeight: 48, flex: 1 }}>
               Write it down
             </Button>
-            {dish.lines.some(({ id }) => id.startsWith('service:')) && (
+            {isWritten(dish) && (
               <Button onClick={forget} sx={{ minHeight: 48 }}>
                 Leave it as it was
               </Button>

@@ -19,6 +19,13 @@ const TOP = 26
 
 const stepOf = (span: number): number => [1, 2, 5, 10, 15, 30, 60, 120].find((step) => span / step <= 10) ?? 240
 
+/** As many whole words as there is room for; nothing rather than half a word. */
+const cutWords = (text: string, letters: number): string => {
+  const words = text.split(' ')
+  const fit = words.filter((_, i) => words.slice(0, i + 1).join(' ').length <= letters)
+  return fit.join(' ').replace(/[,;]$| (or|in|with|and)$/, '')
+}
+
 /** Every dish as a bar over the time to the table: its stages, its rest, and the moment it is served. */
 export function RunChart({ plan, cooked, dishOf, nowMin }: Props) {
   const serves = plan.rows.flatMap(({ tasks }) => tasks.filter(({ kind }) => kind === 'serve').map(({ atMin }) => atMin))
@@ -75,7 +82,7 @@ export function RunChart({ plan, cooked, dishOf, nowMin }: Props) {
                         />
                         {end - x > 60 && (
                           <text x={x + 8} y={y + 42} clipPath="none">
-                            {nameMedium(medium).slice(0, Math.floor((end - x - 14) / 7))}
+                            {cutWords(nameMedium(medium), Math.floor((end - x - 14) / 7))}
                           </text>
                         )}
                       </g>
