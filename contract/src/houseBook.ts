@@ -172,6 +172,8 @@ export const HouseLearnt = closed(
       }),
     ),
     pulls: Learnt.properties.pulls,
+    /** The choices that speak for them: what was taken for which dish, the latest first. */
+    chosen: Type.Array(closed({ method: oneOf(METHODS), dish: Text(120), common: Text(80), day: IsoDate })),
     counted: Type.Integer({ minimum: 0, description: 'Entries that count.' }),
   },
   { $id: 'HouseLearnt' },

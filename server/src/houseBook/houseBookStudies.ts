@@ -3,6 +3,7 @@ import type {
   Form,
   HouseBookFile,
   HouseLearnt,
+  Kitchen,
   LearnEvent,
   LookBack,
   Result,
@@ -24,6 +25,7 @@ import {
   type LookBackContext,
 } from '@tender-gill/core'
 import type { KitchenSheets } from '../sheets/kitchenSheets.ts'
+import { computeToday } from '../kitchens/today.ts'
 import type { Desk } from '../compute/desk.ts'
 import type { Study } from '../compute/study.ts'
 import { refuse } from '../http/errors.ts'
@@ -91,15 +93,25 @@ const afterService: Study<{ readonly day?: string }, AfterService> = async (desk
   }
 }
 
-/** Fish taken from line-ups, as events: the last of each serving. */
-async function listChoices({ decisions }: Desk, kitchenId: string): Promise<readonly LearnEvent[]> {
+/** A fish that was taken from a line-up, as an event and as people say it. */
+interface Taken {
+  readonly event: LearnEvent
+  readonly told: HouseLearnt['chosen'][number]
+}
+
+/** Fish taken from line-ups: the last of each serving, the latest first. */
+async function listChoices({ decisions }: Desk, { id: kitchenId, zone }: Kitchen): Promise<readonly Taken[]> {
   const latest = new Map<string, Awaited<ReturnType<Desk['decisions']['list']>>[number]>()
   for (const decision of await decisions.list(kitchenId)) if (!latest.has(decision.servingId)) latest.set(decision.servingId, decision)
-  const choices: LearnEvent[] = []
+  const choices: Taken[] = []
   for (const decision of [...latest.values()].slice(0, MOST_CHOICES)) {
     if (decision.beside) continue
     const { brief } = await decisions.readInputs(kitchenId, decision)
-    choices.push({ kind: 'chose', brief, offerId: decision.offerId })
+    const { dish, common, offerId, decidedAt } = decision
+    choices.push({
+      event: { kind: 'chose', brief, offerId },
+      told: { method: brief.method, dish, common, day: computeToday(new Date(decidedAt), zone) },
+    })
   }
   return choices
 }
@@ -111,15 +123,16 @@ const houseLearnt: Study<null, HouseLearnt> = async (desk, kitchen) => {
   const [{ book: laid }, book, choices] = await Promise.all([
     desk.openSheets(kitchen),
     desk.readHouseBook(kitchen.id),
-    listChoices(desk, kitchen.id),
+    listChoices(desk, kitchen),
   ])
   const { offers } = laid
   const folded = foldBook(book, offers)
   const sheet = { snapshot: laid.snapshot, date: kitchen.today, offers: [...offers] }
   const context = { today: kitchen.today }
   // A choice of a fish that has left the book since says nothing any more: each is asked by itself.
-  const able = choices.filter((event) => takeAll(answerLearn({ events: [event] }, sheet, context)) !== undefined)
-  const pulls = takeAll(answerLearn({ events: [...able] }, sheet, context))?.pulls ?? []
+  const able = choices.filter(({ event }) => takeAll(answerLearn({ events: [event] }, sheet, context)) !== undefined)
+  const pulls = takeAll(answerLearn({ events: able.map(({ event }) => event) }, sheet, context))?.pulls ?? []
+  const offered = new Set(pulls.map(({ method }) => method))
   const byId = new Map(offers.map((offer) => [offer.id, offer]))
   const names = new Map(offers.map(({ species, common }) => [species, common]))
   const nameOf = (species: string): string => names.get(species) ?? species
@@ -155,6 +168,7 @@ const houseLearnt: Study<null, HouseLearnt> = async (desk, kitchen) => {
         : []
     }),
     pulls,
+    chosen: able.flatMap(({ told }) => (offered.has(told.method) ? [told] : [])),
     counted: book.lines.filter(({ setAside }) => !setAside).length,
   }
 }

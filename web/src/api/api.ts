@@ -29,6 +29,7 @@ export const {
   useLookBackQuery,
   useSetEntryAsideMutation,
   useServingQuery,
+  useSaveServingMutation,
   useServingsQuery,
   useBuySheetQuery,
   useBringHouseBookMutation,

@@ -2,7 +2,6 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
-import type { HouseLearnt } from '@tender-gill/contract'
 import { type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { useHouseLearntQuery } from '../../api/api.ts'
@@ -10,8 +9,9 @@ import { TraitStrip } from '../../drawings/TraitStrip.tsx'
 import { countEntries, sayDeliveries, sayHouseSwap, sayLearnt } from '../../parts/entryWords.ts'
 import { capitalise } from '../../parts/dishWords.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
-import { ASK_LABEL, describeValue, FORM_LABEL, METHOD_LABEL } from '../../reader/index.ts'
+import { ASK_LABEL, describeValue, FORM_LABEL } from '../../reader/index.ts'
 import { HEADING, INK } from '../../theme.ts'
+import { Leaning } from './Leaning.tsx'
 import { useSetAside } from './EntryList.tsx'
 import { HouseBookRooms } from '../../parts/HouseBookRooms.tsx'
 
@@ -82,45 +82,11 @@ function Section({ title, none, children }: { readonly title: string; readonly n
   )
 }
 
-/** What this kitchen seems to care about: only offered, with the choices that speak for it. */
-function Leanings({ pulls }: Pick<HouseLearnt, 'pulls'>) {
-  const methods = [...new Set(pulls.map(({ method }) => method))]
-  return (
-    <Section title="What this kitchen seems to care about" none="Nothing yet: it takes eight choices in one way of cooking that agree.">
-      {methods.map((method) => {
-        const own = pulls.filter((pull) => pull.method === method)
-        const moved = own
-          .filter(({ was, is }) => Math.abs(Math.log(is / was)) > 0.1)
-          .sort((a, b) => Math.abs(Math.log(b.is / b.was)) - Math.abs(Math.log(a.is / a.was)))
-        return (
-          <Box component="li" key={method} sx={{ borderTop: `1px solid ${INK.hairline}`, py: 1 }}>
-            <Box component="h3" sx={{ fontFamily: HEADING, fontSize: 17, m: 0 }}>
-              {METHOD_LABEL[method]}
-            </Box>
-            <Typography>
-              {moved
-                .slice(0, 3)
-                .map(
-                  ({ trait, was, is }) =>
-                    `${ASK_LABEL[trait].toLowerCase()} ${is > was ? 'matters more' : 'matters less'} (${was.toFixed(1)} to ${is.toFixed(1)})`,
-                )
-                .join('; ')}
-            </Typography>
-            <Typography variant="body2" color="text.secondary">
-              From {own[0]?.choices ?? 0} choices. It is only a suggestion: set the pulls in the brief of a dish where you agree.
-            </Typography>
-          </Box>
-        )
-      })}
-    </Section>
-  )
-}
-
 /** What the book has taught: every value with what it rests on, and the way back to the shipped book. */
 export default function LearntPage() {
   const { data } = useHouseLearntQuery()
   if (!data) return <Waiting what="what the book taught" />
-  const { traits, yields, merchants, swaps, pulls, counted } = data
+  const { traits, yields, merchants, swaps, pulls, chosen, counted } = data
   const of = (value: string) => encodeURIComponent(value)
   return (
     <Box sx={{ maxWidth: 1180 }}>
@@ -182,7 +148,14 @@ export default function LearntPage() {
               />
             ))}
           </Section>
-          <Leanings pulls={pulls} />
+          <Section
+            title="What this kitchen seems to care about"
+            none="Nothing yet: it takes eight choices in one way of cooking that agree."
+          >
+            {[...new Set(pulls.map(({ method }) => method))].map((method) => (
+              <Leaning key={method} method={method} pulls={pulls} chosen={chosen} />
+            ))}
+          </Section>
         </Box>
       </Box>
     </Box>

@@ -5,6 +5,7 @@ import { describe, expect, it } from 'vitest'
 import { describeEntry, sayHouseSwap, sayLearnt } from '../../parts/entryWords.ts'
 import { openPage } from '../../testing/openPage.tsx'
 import type { RealServer, TestKitchen } from '../../testing/realServer.ts'
+import { askSo, listMoved } from './Leaning.tsx'
 import { sayAgainst, sayFish } from './lookBackWords.ts'
 import { ALL_WELL, EMPTY_DRAFT, isWritten, readDraft, toEntries, type ServedDraft } from './servedDraft.ts'
 
@@ -108,6 +109,25 @@ describe('what is written of a dish', () => {
     expect(of('cooked')).toEqual({ id: 'service:a:cooked', entry: null })
     expect(of('swapped')?.entry).toMatchObject({ missing: 'Molva molva', standIn: 'Gadus morhua', worked: false })
     expect(of('weighed')).toBeUndefined()
+  })
+})
+
+describe('what a kitchen seems to care about', () => {
+  it('is laid on a dish in halves of a pull, of what moved alone, and leaves the rest of what it asks', () => {
+    const pull = (trait: 'fat' | 'flake' | 'firmness', was: number, is: number) => ({
+      method: 'grill' as const,
+      trait,
+      was,
+      is,
+      choices: 9,
+      gainNats: 3,
+    })
+    const pulls = [pull('fat', 2, 3.3), pull('flake', 2, 2.05), pull('firmness', 3, 9)]
+    const moved = listMoved(pulls, 'grill')
+    expect(moved.map(({ trait }) => trait)).toEqual(['firmness', 'fat'])
+    expect(listMoved(pulls, 'poach')).toEqual([])
+    const brief = { dish: 'x', method: 'grill', format: 'chunk', asks: { fat: { from: 3 }, skin: { pull: 1 } } } as const
+    expect(askSo(brief, moved).asks).toEqual({ fat: { from: 3, pull: 3.5 }, firmness: { pull: 5 }, skin: { pull: 1 } })
   })
 })
 
