@@ -3,21 +3,17 @@ import { Grams, Learnt, LearntMerchant, Notes } from './learn.ts'
 import { BadRow } from './merchants.ts'
 import { PURCHASE_STATES } from './purchases.ts'
 import { closed, Currency, Instant, IsoDate, nullable, oneOf, Range, ScientificName, Text } from './schemaParts.ts'
-import { FLESH_KEYS, FORMATS, FORMS, LOOK_OUTCOMES, METHOD_GROUPS, METHODS } from './vocabulary.ts'
-
-/** What is written into the house book. */
-export const ENTRY_KINDS = ['bought', 'looked', 'kept', 'weighed', 'cooked', 'served', 'came-back', 'swapped', 'lesson'] as const
-export type EntryKind = (typeof ENTRY_KINDS)[number]
-
-/** Bones that were found on the plate. */
-export const BONES_FOUND = ['none', 'few', 'many'] as const
-export type BonesFound = (typeof BONES_FOUND)[number]
-/** How it came out of the pan. */
-export const DONE_LEVELS = ['under', 'right', 'over'] as const
-export type DoneLevel = (typeof DONE_LEVELS)[number]
-/** Where fish that was in the house went. */
-export const KEPT_ENDS = ['used', 'thrown'] as const
-export type KeptEnd = (typeof KEPT_ENDS)[number]
+import {
+  BONES_FOUND,
+  DONE_LEVELS,
+  FLESH_KEYS,
+  FORMATS,
+  FORMS,
+  KEPT_ENDS,
+  LOOK_OUTCOMES,
+  METHODS,
+  METHOD_GROUPS,
+} from './vocabulary.ts'
 
 const Minutes = Type.Number({ exclusiveMinimum: 0, maximum: 2880 })
 const Warmth = Type.Number({ minimum: -60, maximum: 300 })

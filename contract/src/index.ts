@@ -35,9 +35,6 @@ export {
 } from './lots.ts'
 export {
   AfterService,
-  BONES_FOUND,
-  DONE_LEVELS,
-  ENTRY_KINDS,
   EntriesInput,
   Entry,
   EntryAct,
@@ -48,15 +45,10 @@ export {
   HouseBookReport,
   HouseBookUndo,
   HouseLearnt,
-  KEPT_ENDS,
   LookBack,
   ServedDish,
   SetAsideInput,
-  type BonesFound,
-  type DoneLevel,
   type EntryActKind,
-  type EntryKind,
-  type KeptEnd,
 } from './houseBook.ts'
 export { LearnEvent, Learnt, LearntMerchant, LearnRequest } from './learn.ts'
 export { RunCalendarRequest } from './runSheet.ts'

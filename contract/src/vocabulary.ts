@@ -310,3 +310,17 @@ export type Use = (typeof USES)[number]
 /** What fish is carried in. */
 export const BOXES = ['eps-20l', 'cooler', 'thin-bag', 'open-tray'] as const
 export type Box = (typeof BOXES)[number]
+
+/** What is written into the house book. */
+export const ENTRY_KINDS = ['bought', 'looked', 'kept', 'weighed', 'cooked', 'served', 'came-back', 'swapped', 'lesson'] as const
+export type EntryKind = (typeof ENTRY_KINDS)[number]
+
+/** Bones that were found on the plate. */
+export const BONES_FOUND = ['none', 'few', 'many'] as const
+export type BonesFound = (typeof BONES_FOUND)[number]
+/** How it came out of the pan. */
+export const DONE_LEVELS = ['under', 'right', 'over'] as const
+export type DoneLevel = (typeof DONE_LEVELS)[number]
+/** Where fish that was in the house went. */
+export const KEPT_ENDS = ['used', 'thrown'] as const
+export type KeptEnd = (typeof KEPT_ENDS)[number]

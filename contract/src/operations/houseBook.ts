@@ -1,6 +1,6 @@
+import { ENTRY_KINDS } from '../vocabulary.ts'
 import { command, question } from './operation.ts'
 
-const ENTRY_KIND_NAMES = ['bought', 'looked', 'kept', 'weighed', 'cooked', 'served', 'came-back', 'swapped', 'lesson'] as const
 const keeps = { permission: 'plan', touches: ['entry'] } as const
 
 /** The house book: what happened, and what the house learns from it. */
@@ -75,7 +75,7 @@ export const houseBook = {
     method: 'GET',
     path: '/house-book/file',
     summary: 'The house book as CSV or JSON; of one kind of entry where that is said',
-    query: { format: ['csv', 'json'], kind: ENTRY_KIND_NAMES },
+    query: { format: ['csv', 'json'], kind: ENTRY_KINDS },
     output: 'FileText',
     reads: ['entry'],
   }),
