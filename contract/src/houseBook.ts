@@ -3,17 +3,7 @@ import { Grams, Learnt, LearntMerchant, Notes } from './learn.ts'
 import { BadRow } from './merchants.ts'
 import { PURCHASE_STATES } from './purchases.ts'
 import { closed, Currency, Instant, IsoDate, nullable, oneOf, Range, ScientificName, Text } from './schemaParts.ts'
-import {
-  BONES_FOUND,
-  DONE_LEVELS,
-  FLESH_KEYS,
-  FORMATS,
-  FORMS,
-  KEPT_ENDS,
-  LOOK_OUTCOMES,
-  METHODS,
-  METHOD_GROUPS,
-} from './vocabulary.ts'
+import { BONES_FOUND, DONE_LEVELS, FLESH_KEYS, FORMATS, FORMS, KEPT_ENDS, LOOK_OUTCOMES, METHODS, METHOD_GROUPS } from './vocabulary.ts'
 
 const Minutes = Type.Number({ exclusiveMinimum: 0, maximum: 2880 })
 const Warmth = Type.Number({ minimum: -60, maximum: 300 })
