@@ -69,7 +69,7 @@ test('on a phone the line is one step with all eight behind it, and the docket f
   await page.goto('/dishes/paprika-skewers/line-up')
   await readLeader(page)
   await page.getByRole('button', { name: 'Line-up, 2 of 8' }).click()
-  await expect(page.getByText('House book: not built yet.')).toBeVisible()
+  await expect(page.getByRole('link', { name: 'House book' }).first()).toBeVisible()
   await page.getByRole('button', { name: 'Line-up, 2 of 8' }).click()
   await expect(page.getByRole('slider')).toHaveCount(0)
   await page.getByRole('button', { name: 'Change what it asks' }).click()

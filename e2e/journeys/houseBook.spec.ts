@@ -82,7 +82,7 @@ test('a service is written down in under ten taps; the line-up changes and says 
 })
 
 test('what the house wrote stands where it matters: at a dish, a fish, a merchant, a swap', async ({ page }) => {
-  const lesson = page.getByRole('complementary', { name: 'What this house wrote' })
+  const lesson = page.getByRole('region', { name: 'What this house wrote' })
   await page.goto('/k/lantern-house/dishes/leek-and-potato-pie/stand-ins')
   await expect(lesson).toContainText('The haddock off the small boats is soft by Saturday')
   // A swap that failed here four times of five no longer stands among the nearest.

@@ -23,7 +23,7 @@ export function Lessons({ dish, species, merchant }: LessonSubject) {
   if (!first || !kitchen || !names) return null
   return (
     <Box
-      component="aside"
+      component="section"
       aria-label="What this house wrote"
       sx={{
         borderLeft: `4px solid ${INK.roe}`,
@@ -35,6 +35,7 @@ export function Lessons({ dish, species, merchant }: LessonSubject) {
         gap: 1.5,
         alignItems: 'baseline',
         flexWrap: 'wrap',
+        displayPrint: 'none',
       }}
     >
       <span>{describeLesson(first.entry, (one) => names[one] ?? one, kitchen.today)}</span>

@@ -42,7 +42,7 @@ export default function BookInOutPage() {
   return (
     <Box sx={{ maxWidth: 980 }}>
       <HouseBookRooms here="/house-book/files" />
-      <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'minmax(0, 1fr)' }}>
         <Paper component="section" aria-label="Take it out" sx={{ p: 2 }}>
           <Typography variant="h2">Take it out</Typography>
           <Typography gutterBottom>Every entry of every kind; brought in again, it reads the same.</Typography>

@@ -30,7 +30,7 @@ export function NoteStrip({ trait, book, note, onNote }: Props) {
       ? fromAxis(trait, Math.max(0, toAxis(trait, book.typical) + note * AXES[trait].shoulder * STEP_SHARE))
       : undefined
   return (
-    <Box component="section" aria-label={ASK_LABEL[trait]}>
+    <Box>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
         <Box component="h3" sx={{ fontFamily: HEADING, fontSize: 17, m: 0 }}>
           {ASK_LABEL[trait]}
@@ -58,7 +58,7 @@ export function NoteStrip({ trait, book, note, onNote }: Props) {
       <Box
         role="group"
         aria-label={`${ASK_LABEL[trait]} against the book`}
-        sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, 1fr)', gap: 0.5 }}
+        sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, minmax(0, 1fr))', gap: 0.5 }}
       >
         {NOTES.map((one) => (
           <ButtonBase
@@ -68,6 +68,7 @@ export function NoteStrip({ trait, book, note, onNote }: Props) {
             sx={{
               ...{
                 minHeight: 48,
+                overflowWrap: 'anywhere',
                 p: 0.5,
                 borderRadius: 1,
                 fontFamily: 'inherit',

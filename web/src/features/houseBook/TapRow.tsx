@@ -12,11 +12,15 @@ interface Props<T> {
 /** One question with a few answers, each as large as a thumb; a second tap takes the answer back. */
 export function TapRow<T extends string | boolean>({ label, options, value, onChange }: Props<T>) {
   return (
-    <Box component="section" aria-label={label}>
+    <Box>
       <Box component="h3" sx={{ fontFamily: HEADING, fontSize: 17, m: 0, mb: 0.5 }}>
         {label}
       </Box>
-      <Box role="group" aria-label={label} sx={{ display: 'grid', gridTemplateColumns: `repeat(${options.length}, 1fr)`, gap: 0.5 }}>
+      <Box
+        role="group"
+        aria-label={label}
+        sx={{ display: 'grid', gridTemplateColumns: `repeat(${options.length}, minmax(0, 1fr))`, gap: 0.5 }}
+      >
         {options.map(([one, words]) => {
           const on = value === one
           return (
