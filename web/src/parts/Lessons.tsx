@@ -7,7 +7,7 @@ import { INK } from '../theme.ts'
 import { describeLesson } from './entryWords.ts'
 
 /** What this house wrote about what the page speaks of: the newest and most telling first, in one line, with the way to the rest. */
-export function Lessons({ dish, species, merchant }: LessonSubject) {
+export function Lessons({ label = 'What this house wrote', dish, species, merchant }: LessonSubject & { readonly label?: string }) {
   const asked = {
     ...(dish !== undefined && { dish }),
     ...(species !== undefined && { species }),
@@ -24,7 +24,7 @@ export function Lessons({ dish, species, merchant }: LessonSubject) {
   return (
     <Box
       component="section"
-      aria-label="What this house wrote"
+      aria-label={label}
       sx={{
         borderLeft: `4px solid ${INK.roe}`,
         bgcolor: INK.ice,

@@ -154,7 +154,7 @@ function Looking({ one, insteadOf, kitchen, places, lots }: LookingProps) {
   const row = answer.table.find(({ sign }) => sign === seeing.sign) ?? answer.table[0]
   return (
     <>
-      <Lessons species={line.species} merchant={one.order.merchant ?? undefined} />
+      <Lessons label="What this house wrote about the fish" species={line.species} merchant={one.order.merchant ?? undefined} />
       {one.order.merchant !== null && <Deliveries merchant={one.order.merchant} />}
       {insteadOf && (
         <Typography variant="h2" component="p" sx={{ mb: 1 }}>

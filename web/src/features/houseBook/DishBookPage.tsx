@@ -33,7 +33,7 @@ function DishBook({ dish }: { readonly dish: Dish }) {
         )}
       </Box>
       <section aria-label="What this house wrote about this dish">
-        <Typography variant="h2" gutterBottom>
+        <Typography variant="h2" component="h1" gutterBottom>
           This dish so far
         </Typography>
         {data && <EntryList lines={data.lines.slice(0, SHOWN)} />}
