@@ -117,15 +117,26 @@ export type EntryHistory = Static<typeof EntryHistory>
 const lines = Type.Array(Type.Unsafe<EntryLine>(closed(EntryLine.properties)))
 const Named = closed({ species: ScientificName, common: Text(80) })
 
-/** A serving after service, with what is known of it without anybody typing. */
+/** One fish of a serving after service, with what is known of it without anybody typing; a pot of several has a row for each. */
 export const ServedDish = closed({
+  /** Names its lines. */
+  key: Text(170),
   servingId: Text(40),
   dish: Text(120),
   method: oneOf(METHODS),
   format: oneOf(FORMATS),
   covers: Type.Integer({ minimum: 1 }),
   /** What was taken, or, where nobody took any, what led the line-up. */
-  fish: nullable(closed({ ...Named.properties, offerId: Text(120), offer: Text(80), form: oneOf(FORMS), taken: Type.Boolean() })),
+  fish: nullable(
+    closed({
+      ...Named.properties,
+      offerId: Text(120),
+      offer: Text(80),
+      form: oneOf(FORMS),
+      taken: Type.Boolean(),
+      weighedAs: nullable(oneOf(FORMS)),
+    }),
+  ),
   /** The fish it was first meant to be, where it is another. */
   missing: nullable(Named),
   merchant: nullable(Text(80)),

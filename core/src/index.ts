@@ -1,7 +1,7 @@
 export { FACT_PARAMS, type FactCode } from './facts/index.ts'
 export { band, bound, celsius, days, figure, length, mass, minutes, money, phrase, say, share, term, trait } from './facts/index.ts'
 export { markAbsent, planAbsence, stepAbsencePlan } from './absences/index.ts'
-export { computePortionCost, computeWeightToBuyG, countPortions, type Yields } from './amounts/index.ts'
+export { computePortionCost, computeWeightToBuyG, countPortions, findCutForm, type Yields } from './amounts/index.ts'
 export { computeDesirability, fromAxis, toAxis } from './axes/index.ts'
 export { hidesTheFish, createFindSpecies, normaliseBrief, type FindSpecies } from './brief/index.ts'
 export {
@@ -166,6 +166,14 @@ export {
 } from './practice/index.ts'
 export {
   findOutcome,
+  isLearntName,
+  isLineName,
+  isRecordLine,
+  isServedLine,
+  recordLine,
+  servedKey,
+  servedLine,
+  type ServedLine,
   foldActs,
   leaveOut,
   LEARNT_KEYS,
@@ -179,4 +187,15 @@ export {
   type LookBackContext,
 } from './houseBook/index.ts'
 export { groupOfMethod, type CountedSwap } from './swaps/index.ts'
-export { arrivalPrior, answerLearn, foldEvents, layLearnt, layMerchants, learnSwaps, NOTHING_LEARNT, type Folded } from './learn/index.ts'
+export {
+  arrivalPrior,
+  answerLearn,
+  foldEvents,
+  layLearnt,
+  layMerchants,
+  layChoice,
+  learnPulls,
+  learnSwaps,
+  NOTHING_LEARNT,
+  type Folded,
+} from './learn/index.ts'

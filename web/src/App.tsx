@@ -46,7 +46,7 @@ const LookBackPage = lazy(() => import('./features/houseBook/LookBackPage.tsx'))
 const BookInOutPage = lazy(() => import('./features/houseBook/BookInOutPage.tsx'))
 const PracticePage = lazy(() => import('./features/practice/PracticePage.tsx'))
 const LearntPage = lazy(() => import('./features/houseBook/LearntPage.tsx'))
-const LaterPage = lazy(() => import('./shell/LaterPage.tsx'))
+const NothingHere = lazy(() => import('./shell/NothingHere.tsx'))
 
 /** Every page and its address. Pages beyond home are fetched when first walked to. */
 export function App() {
@@ -69,7 +69,6 @@ export function App() {
             <Route path="/dishes/:id/cold" element={<DishColdPage />} />
             <Route path="/dishes/:id/cook" element={<CookPage />} />
             <Route path="/dishes/:id/house-book" element={<DishBookPage />} />
-            <Route path="/dishes/:id/:room" element={<LaterPage />} />
             <Route path="/fish/:species" element={<FishFirstPage />} />
             <Route path="/book" element={<BookPage />} />
             <Route path="/book/compare" element={<ComparePage />} />
@@ -99,7 +98,7 @@ export function App() {
             <Route path="/practice" element={<PracticePage />} />
             <Route path="/house-book/learnt" element={<LearntPage />} />
             <Route path="/house" element={<HousePage />} />
-            <Route path="*" element={<LaterPage />} />
+            <Route path="*" element={<NothingHere />} />
           </Routes>
         </Suspense>
       </ErrorBoundary>

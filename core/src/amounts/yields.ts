@@ -11,34 +11,40 @@ const capped = ({ low, typical, high }: Range): Range => ({ low: Math.min(1, low
 export const findFormShare = (offer: ResolvedOffer, form: Form): Range | undefined =>
   form === 'whole' ? WHOLE : offer.forms.find((sold) => sold.form === form)?.yieldOfWhole
 
-const firstShare = (offer: ResolvedOffer, forms: readonly Form[]): Range => {
-  for (const form of forms) {
-    const share = findFormShare(offer, form)
-    if (share) return share
-  }
-  return WHOLE
+/** The form that a cut of the dish is a share of, the first that the offer knows. */
+const CUT_FORMS: Readonly<Record<'skinless' | 'skinOn' | 'steak' | 'frame', readonly Form[]>> = {
+  skinless: ['fillet-skinless', 'loin', 'fillet-skin-on'],
+  skinOn: ['fillet-skin-on', 'fillet-skinless', 'loin'],
+  steak: ['steak', 'gutted'],
+  frame: ['frame'],
 }
-
-/** Share of the whole fish that is in the cut as the dish wants it. */
-export function computeCutShare(offer: ResolvedOffer, format: Format, skinOff: boolean): Range {
-  const skinless: readonly Form[] = ['fillet-skinless', 'loin', 'fillet-skin-on']
-  const skinOn: readonly Form[] = ['fillet-skin-on', 'fillet-skinless', 'loin']
+const cutFormsOf = (format: Format, skinOff: boolean): readonly Form[] => {
   switch (format) {
     case 'whole':
-      return scale(firstShare(offer, skinOn), WHOLE_EATEN)
+      return CUT_FORMS.skinOn
     case 'steak':
-      return firstShare(offer, ['steak', 'gutted'])
     case 'frame':
-      return firstShare(offer, ['frame'])
+      return CUT_FORMS[format]
     case 'portion':
     case 'fillet-skin-on':
-      return firstShare(offer, skinOff ? skinless : skinOn)
+      return skinOff ? CUT_FORMS.skinless : CUT_FORMS.skinOn
     case 'fillet-skinless':
     case 'chunk':
     case 'slice':
     case 'mince':
-      return firstShare(offer, skinless)
+      return CUT_FORMS.skinless
   }
+}
+
+/** The form in which the cut of a dish is weighed: what its share of the whole fish is taken from; undefined where the offer knows none. */
+export const findCutForm = (offer: ResolvedOffer, format: Format, skinOff: boolean): Form | undefined =>
+  cutFormsOf(format, skinOff).find((form) => findFormShare(offer, form) !== undefined)
+
+/** Share of the whole fish that is in the cut as the dish wants it. */
+export function computeCutShare(offer: ResolvedOffer, format: Format, skinOff: boolean): Range {
+  const form = findCutForm(offer, format, skinOff)
+  const share = (form && findFormShare(offer, form)) ?? WHOLE
+  return format === 'whole' ? scale(share, WHOLE_EATEN) : share
 }
 
 /** Fraction of a bought form that ends up in the cut, before trimming; at most 1. Low and high pair the share's own ends. */

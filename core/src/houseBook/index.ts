@@ -1,6 +1,7 @@
 export { findOutcome } from './findOutcome.ts'
 export { foldActs, type Book } from './foldActs.ts'
 export { leaveOut, LEARNT_KEYS } from './learntKeys.ts'
+export { isLearntName, isLineName, isRecordLine, isServedLine, recordLine, servedKey, servedLine, type ServedLine } from './lineNames.ts'
 export { lookBack, type LookBackContext } from './lookBack.ts'
 export { rankLessons, type LessonSubject } from './rankLessons.ts'
 export { searchBook, type BookSearch } from './searchBook.ts'

@@ -1,10 +1,10 @@
 import type { Learnt, LearnEvent, LearnRequest, OfferSheet, ResolvedOffer, Result } from '@tender-gill/contract'
 import { createFindSpecies } from '../brief/index.ts'
 import { say, type Problem } from '../facts/index.ts'
-import { createBoard, listRows } from '../lineUp/index.ts'
 import { ENGINE_VERSION } from '../tables/constants.ts'
 import { foldEvents, ofKind } from './foldEvents.ts'
-import { learnPulls, type Choice } from './learnPulls.ts'
+import { layChoice } from './layChoice.ts'
+import { learnPulls } from './learnPulls.ts'
 import { learnSwaps } from './learnSwaps.ts'
 import { readShare } from './learnYields.ts'
 
@@ -31,21 +31,6 @@ function findProblem(
   return undefined
 }
 
-/** Line-ups from which something was taken, or what is wrong with their briefs. */
-function layChoices(events: readonly LearnEvent[], sheet: OfferSheet, today: string): Result<readonly Choice[], readonly Problem[]> {
-  const choices: Choice[] = []
-  const problems: Problem[] = []
-  events.forEach((event, i) => {
-    if (event.kind !== 'chose') return
-    const board = createBoard(event.brief, sheet, today)
-    if (!board.ok) problems.push(...board.error.map((one) => ({ ...one, path: `/events/${i}/brief${one.path}` })))
-    else if (!listRows(board.value).some(({ candidate }) => candidate.offer.id === event.offerId))
-      problems.push({ path: `/events/${i}/offerId`, message: say('problem.not-in-line', { offer: event.offerId }) })
-    else choices.push({ board: board.value, offerId: event.offerId })
-  })
-  return problems.length > 0 ? { ok: false, error: problems } : { ok: true, value: choices }
-}
-
 /**
  * What a house learns from what happened: the book as prior, entries as observations. The order of entries does not matter; nothing learnt
  * opens a gate of safety, since none is learnt.
@@ -63,8 +48,9 @@ export function answerLearn(
     return problem ? [{ ...problem, path: `/events/${i}${problem.path}` }] : []
   })
   if (problems.length > 0) return { ok: false, error: problems }
-  const choices = layChoices(events, sheet, today)
-  if (!choices.ok) return choices
+  const choices = events.map((event, i) => (event.kind === 'chose' ? layChoice(event, sheet, today, `/events/${i}`) : undefined))
+  const mistaken = choices.flatMap((choice) => (choice && !choice.ok ? choice.error : []))
+  if (mistaken.length > 0) return { ok: false, error: mistaken }
   const accepted = ofKind(events, 'swap').map((event) => ({
     ...event,
     missing: findSpecies(event.missing) ?? event.missing,
@@ -78,7 +64,7 @@ export function answerLearn(
       yields,
       merchants,
       swaps: learnSwaps(swaps, sheet, today),
-      pulls: learnPulls(choices.value),
+      pulls: learnPulls(choices.flatMap((choice) => (choice?.ok ? [choice.value] : []))),
       engineVersion: ENGINE_VERSION,
     },
   }

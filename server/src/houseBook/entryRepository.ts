@@ -57,7 +57,7 @@ export function createEntryRepository(db: Database, now: () => Date) {
       const rows = await db
         .select({ about: entryActs.about })
         .from(entryActs)
-        .where(and(eq(entryActs.kitchenId, kitchenId), like(entryActs.about, `${FILE}%`)))
+        .where(and(eq(entryActs.kitchenId, kitchenId), eq(entryActs.act, 'withdraw'), like(entryActs.about, `${FILE}%`)))
       return rows.map(({ about }) => about.slice(FILE.length))
     },
     /** What was written of a line last; undefined where nobody wrote it, or it was withdrawn. */

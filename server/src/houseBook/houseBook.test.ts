@@ -150,6 +150,43 @@ describe('the house book', () => {
     expect(lessons.map(({ entry }) => entry.day)).toContain('2025-11-02')
   })
 
+  it('keeps names of lines apart from those of records, learnt values and files', async () => {
+    const lesson = { kind: 'lesson', ...about, words: 'x' }
+    for (const id of ['purchase:1', 'lot:1', 'trait:a:fat', 'import:1'])
+      expect(await post('/house-book', { entries: [{ id, entry: lesson }] })).toMatchObject({ status: 400 })
+    expect((await setAside('nobody', true)).status).toBe(400)
+    expect((await setAside('import:1', true)).status).toBe(400)
+    expect((await setAside('merchant:Quay', true)).status).toBe(200)
+    await setAside('merchant:Quay', false)
+  })
+
+  it('learns nothing of a trait that somebody set by hand, and says so by leaving it out', async () => {
+    const { shipped } = await get('/species/Gadus%20morhua/source')
+    const [line] = await write(served({ firmness: 2, flake: 1 }))
+    const source = { ...shipped, flesh: { ...shipped.flesh, firmness: [1, 2, 3] } }
+    const hand = await post('/house-species', { source })
+    expect(hand.status).toBe(201)
+    expect((await cod())?.traits).toMatchObject({ firmness: { typical: 2, basis: 'house' }, flake: { learnt: { n: 1 } } })
+    const traits = (await get('/house-book/learnt')).traits as readonly { trait: string }[]
+    expect(traits.map(({ trait }) => trait)).toEqual(['flake'])
+    await call(`${KITCHEN}/house-species/${hand.body.id}`, { method: 'DELETE', headers: { 'If-Match': '"1"' } })
+    await post('/house-book', { entries: [{ id: line?.id, entry: null }] })
+  })
+
+  it('asks after service of each fish of a pot by itself, and weighs only what is cut from something larger', async () => {
+    const brief = { dish: 'Two in a pot', method: 'stew', format: 'chunk', covers: 6, date: '2026-06-11', draws: 100 }
+    const ling = { species: 'Molva molva', offerId: 'molva-molva.wild.fresh.body', form: 'fillet-skinless' }
+    const { id } = (await post('/servings', { brief, choice: { ...COD, form: 'whole', beside: [ling] } })).body
+    const { dishes } = await get('/house-book/after-service?day=2026-06-11')
+    expect(dishes).toMatchObject([
+      { key: id, servingId: id, fish: { species: 'Gadus morhua', weighedAs: 'fillet-skinless' } },
+      { key: `${id}|${ling.offerId}`, servingId: id, fish: { species: 'Molva molva', weighedAs: null } },
+    ])
+    await post('/house-book', { entries: [{ id: `service:${id}|${ling.offerId}:served`, entry: served({}, { servingId: id }) }] })
+    const again = (await get('/house-book/after-service?day=2026-06-11')).dishes
+    expect(again.map(({ lines }: { lines: unknown[] }) => lines.length)).toEqual([0, 1])
+  })
+
   it.each([
     [{ ...about, kind: 'lesson' }, '/entries/0/entry/words'],
     [{ ...about, kind: 'weighed', form: 'fillet-skinless', boughtAs: 'whole', boughtG: 100, edibleG: 120 }, '/entries/0/entry/edibleG'],
@@ -188,7 +225,8 @@ describe('the house book', () => {
     expect(dishes).toMatchObject([
       { servingId: made.body.id, dish: 'Friday plate', covers: 6, fish: { offerId: COD.offerId }, missing: null },
     ])
-    await write(served({}, { servingId: made.body.id, again: true }))
+    const entry = served({}, { servingId: made.body.id, again: true })
+    await post('/house-book', { entries: [{ id: `service:${made.body.id}:served`, entry }] })
     expect((await get('/house-book/after-service?day=2026-06-12')).dishes[0].lines).toHaveLength(1)
   })
 })

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { EntryKind, EntryLine } from '@tender-gill/contract'
 import { ENTRY_KINDS } from '@tender-gill/contract'
-import { foldActs, rankLessons, searchBook } from '@tender-gill/core'
+import { foldActs, isLearntName, isLineName, isRecordLine, rankLessons, searchBook } from '@tender-gill/core'
 import type { HouseBooks } from '../book/houseBook.ts'
 import type { Compute } from '../compute/index.ts'
 import type { Database } from '../database/openDatabase.ts'
@@ -23,8 +23,13 @@ type Operations = 'entries' | 'entryHistory' | 'writeEntries' | 'setEntryAside' 
 const PAGE = 50
 /** Lessons that a page shows in one line. */
 const MOST_LESSONS = 5
-/** Lines and keys of learnt values: what the records tell of themselves is told by them alone. */
-const OWN_LINES = /^(purchase|look|lot):/
+
+/** Why nothing can be written on a line of this name: it is a record's, or no line's at all. */
+function findNameProblem(id: string | undefined): readonly string[] {
+  if (id === undefined) return []
+  if (isRecordLine(id)) return ['is written by the buy sheet, the counter or the cold: change it there']
+  return isLineName(id) ? [] : ['is no name of a line']
+}
 
 /** Words of a list in the address. */
 const listOf = (text: string | undefined): readonly string[] | undefined => text?.split(',').filter(Boolean)
@@ -69,9 +74,7 @@ export function createHouseBookHandlers({ db, now, books, compute }: Deps): Hand
       const book = await books.read(kitchen.id)
       const problems = input.entries.flatMap(({ id, entry }, i) => [
         ...(entry ? checkEntry(entry, book) : []).map(({ path, message }) => ({ path: `/entries/${i}/entry${path}`, message })),
-        ...(id !== undefined && OWN_LINES.test(id)
-          ? [{ path: `/entries/${i}/id`, message: 'is written by the buy sheet, the counter or the cold: change it there' }]
-          : []),
+        ...findNameProblem(id).map((message) => ({ path: `/entries/${i}/id`, message })),
         ...(id === undefined && entry === null
           ? [{ path: `/entries/${i}/entry`, message: 'nothing is written and nothing withdrawn' }]
           : []),
@@ -93,13 +96,15 @@ export function createHouseBookHandlers({ db, now, books, compute }: Deps): Hand
         return lines
       }
     },
-    setEntryAside:
-      async ({ kitchen, input: { about, aside } }) =>
-      async (tx, touch) => {
+    setEntryAside: async ({ kitchen, input: { about, aside } }) => {
+      if (!isLearntName(about) && !(await read(kitchen.id)).lines.some(({ id }) => id === about))
+        throw refuse([{ path: '/about', message: 'no such line, and no learnt value' }])
+      return async (tx, touch) => {
         touch('entry', about)
         await createEntryRepository(tx, now).add(kitchen.id, [{ about, act: aside ? 'set-aside' : 'count', entry: null }])
         return { changed: 1 }
-      },
+      }
+    },
     lessons: async ({ kitchen, query }) => [...rankLessons((await read(kitchen.id)).lines, query, kitchen.today, MOST_LESSONS)],
     afterService: ({ kitchen, query, signal }) => compute.ask('afterService', kitchen, query, signal),
     houseLearnt: ({ kitchen, signal }) => compute.ask('houseLearnt', kitchen, null, signal),

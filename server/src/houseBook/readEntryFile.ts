@@ -1,6 +1,7 @@
 import { Entry, type BadRow, type EntryLine, type HouseBookFile, type Problem, type Result } from '@tender-gill/contract'
 import { createParser } from '@tender-gill/contract/validators'
 import { readTable } from '@tender-gill/csv'
+import { isLineName, isRecordLine } from '@tender-gill/core'
 import type { HouseBook } from '../book/houseBook.ts'
 import { nameShortly } from '../contents/index.ts'
 import { searchOf } from '../priceLists/bookOfNames.ts'
@@ -135,6 +136,12 @@ function settleNames(entry: Entry, book: Book): { readonly entry: Entry; readonl
   }
 }
 
+/** Why a row cannot stand under its id: no line is called so, or it would change what a record of this kitchen says. */
+function findMisnamed(about: string, changes: boolean): string | null {
+  if (!isLineName(about)) return 'is no name of a line'
+  return changes && isRecordLine(about) ? 'is written by the buy sheet, the counter or the cold: change it there' : null
+}
+
 /**
  * Looks a file of entries through. A row under the id of a line that is there corrects it; any other is a line named by what it says, so
  * that the same file brought twice is there once.
@@ -170,13 +177,18 @@ export function readEntryFile(
       fail(problems)
       continue
     }
-    good += 1
     const hash = nameShortly(settled)
     const times = named.get(hash) ?? 0
-    named.set(hash, times + 1)
     const about = id ?? `file:${hash}${times > 0 ? `:${times}` : ''}`
     const before = lines.get(about)
     const says = !before || nameShortly(before.entry) !== hash
+    const misnamed = findMisnamed(about, before !== undefined && says)
+    if (misnamed !== null) {
+      bad.push({ line, column: 'id', message: misnamed })
+      continue
+    }
+    good += 1
+    named.set(hash, times + 1)
     if (says) acts.push({ about, act: 'write', entry: settled })
     if (setAside !== (before?.setAside ?? false)) acts.push({ about, act: setAside ? 'set-aside' : 'count', entry: null })
     else if (!says) same += 1

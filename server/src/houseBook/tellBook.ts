@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util'
 import type { Brief, Decision, Entry, Kitchen, LookRecord, LotRecord, PurchaseRecord, ServingRecord } from '@tender-gill/contract'
-import { DAY_MS } from '@tender-gill/core'
+import { DAY_MS, recordLine, servedKey, servedLine } from '@tender-gill/core'
 import type { Database } from '../database/openDatabase.ts'
 import { computeToday } from '../kitchens/today.ts'
 import { createServingRepository } from '../servings/servingRepository.ts'
@@ -84,17 +84,17 @@ export function createTellBook(now: () => Date) {
   type Told<R> = (tx: Database, kitchen: Pick<Kitchen, 'id' | 'zone'>, record: R) => Promise<void>
   const purchase: Told<PurchaseRecord> = (tx, kitchen, record) =>
     tell(tx, kitchen, {
-      about: `purchase:${record.id}`,
+      about: recordLine('purchase', record.id),
       ...{ servings: record.purchase.servings, gone: gone(record), toEntry: (moment) => tellPurchase(record, moment) },
     })
   const look: Told<LookRecord> = (tx, kitchen, record) =>
     tell(tx, kitchen, {
-      about: `look:${record.id}`,
+      about: recordLine('look', record.id),
       ...{ servings: record.look.servings, gone: gone(record), toEntry: (moment) => tellLook(record, moment) },
     })
   const lot: Told<LotRecord> = (tx, kitchen, record) =>
     tell(tx, kitchen, {
-      about: `lot:${record.id}`,
+      about: recordLine('lot', record.id),
       ...{ servings: record.lot.servings, gone: gone(record), toEntry: (moment) => tellLot(record, moment) },
     })
   /** Another fish than was first decided on: a swap, of which it is said after service whether it worked. */
@@ -105,7 +105,7 @@ export function createTellBook(now: () => Date) {
   ): Promise<void> => {
     const { servingId, species, offerId, form } = taken
     const entries = createEntryRepository(tx, now)
-    const about = `service:${servingId}:swapped`
+    const about = servedLine(servedKey(servingId), 'swapped')
     const before = await entries.findWritten(kitchenId, about)
     const swapped = first.species !== species
     if (!swapped && !before) return

@@ -6,7 +6,7 @@ import { Lessons } from './Lessons.tsx'
 import { Waiting } from './Waiting.tsx'
 import { DraftNotice } from '../documents/index.ts'
 import { useDish, type Dish } from '../state/useDish.ts'
-import LaterPage from '../shell/LaterPage.tsx'
+import NothingHere from '../shell/NothingHere.tsx'
 
 const describeDish = ({ brief: { dish, covers = 1 } }: ServingInput): string => `“${dish}”, ${covers} ${covers === 1 ? 'cover' : 'covers'}`
 
@@ -18,7 +18,7 @@ export function DishGate({ children }: { readonly children: (dish: Dish) => Reac
     case 'loading':
       return <Waiting what="the dish" />
     case 'missing':
-      return <LaterPage />
+      return <NothingHere />
     case 'away':
       return <Alert severity="warning">The dish could not be fetched. It will appear as soon as the server answers.</Alert>
     case 'ready':

@@ -91,13 +91,16 @@ export function describeEntry(entry: Entry, nameOf: NameOf): string {
   }
 }
 
+/** A day, with its year where that is not this one. */
+export const describeEntryDay = (day: string, today: string): string =>
+  day.slice(0, 4) === today.slice(0, 4) ? describeDay(day) : `${describeDay(day)} ${day.slice(0, 4)}`
+
 /** A lesson in one line: when, of which fish, what. */
 export function describeLesson(entry: Entry, nameOf: NameOf, today: string): string {
   const said = describeEntry(entry, nameOf)
   const words = entry.kind === 'lesson' || entry.words === null ? '' : `; “${entry.words}”`
   const fish = entry.species === null || entry.kind === 'swapped' ? '' : `${nameOf(entry.species)}: `
-  const day = entry.day.slice(0, 4) === today.slice(0, 4) ? describeDay(entry.day) : `${describeDay(entry.day)} ${entry.day.slice(0, 4)}`
-  return `${day}, ${fish}${said}${words}`
+  return `${describeEntryDay(entry.day, today)}, ${fish}${said}${words}`
 }
 
 export const countEntries = (n: number): string => `${n} ${n === 1 ? 'entry' : 'entries'}`

@@ -1,7 +1,6 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { styled } from '@mui/material/styles'
-import Tooltip from '@mui/material/Tooltip'
 import { useState } from 'react'
 import { Link, useLocation } from 'react-router'
 import { INK } from '../theme.ts'
@@ -26,7 +25,6 @@ const Stop = styled(Link)({
   textDecoration: 'none',
   position: 'relative',
   '&[aria-current]': { color: INK.squid, fontWeight: 700 },
-  '&[aria-disabled=true]': { cursor: 'default' },
 })
 const Bob = styled('span')({
   width: 16,
@@ -36,7 +34,6 @@ const Bob = styled('span')({
   border: `2px solid ${INK.slate}`,
   '&[data-state=done]': { background: INK.kelp, borderColor: INK.kelp },
   '&[data-state=here]': { background: INK.roe, borderColor: INK.squid },
-  '&[data-state=later]': { borderStyle: 'dashed' },
 })
 
 /** The dish in the address, and the float one stands at. */
@@ -48,21 +45,15 @@ function readPlace(pathname: string): { id: string | undefined; slug: string | u
 const addressOf = (id: string | undefined, slug: string) => (!id || id === 'new' ? '/dishes/new' : `/dishes/${id}/${slug}`)
 
 function Item({ float, at, index, here }: { readonly float: Float; readonly at: string; readonly index: number; readonly here: number }) {
-  const state = index === here ? 'here' : !float.built ? 'later' : index < here ? 'done' : 'open'
-  const stop = (
-    <Stop
-      to={at}
-      aria-current={index === here ? 'step' : undefined}
-      aria-disabled={!float.built}
-      onClick={(event) => {
-        if (!float.built) event.preventDefault()
-      }}
-    >
-      <Bob data-state={state} />
-      {float.label}
-    </Stop>
+  const state = index === here ? 'here' : index < here ? 'done' : 'open'
+  return (
+    <li>
+      <Stop to={at} aria-current={index === here ? 'step' : undefined}>
+        <Bob data-state={state} />
+        {float.label}
+      </Stop>
+    </li>
   )
-  return <li>{float.built ? stop : <Tooltip title={`Not built yet. It will show ${float.will}.`}>{stop}</Tooltip>}</li>
 }
 
 const BESIDE = 'line-up'
@@ -75,10 +66,10 @@ export function FloatLine() {
   const here = FLOATS.findIndex((float) => float.slug === slug)
   if (!slug) return null
   const isBeside = here < 0
-  const next = isBeside ? undefined : FLOATS.slice(here + 1).find(({ built }) => built)
+  const next = isBeside ? undefined : FLOATS[here + 1]
   // What stands beside the line, a pot or the year of a dish, was reached from its line-up.
   const before = isBeside ? FLOATS.slice(0, FLOATS.findIndex((float) => float.slug === BESIDE) + 1) : FLOATS.slice(0, here)
-  const previous = [...before].reverse().find(({ built }) => built)
+  const previous = before.at(-1)
   return (
     <Box component="nav" aria-label="The line" sx={{ '@media print': { display: 'none' } }}>
       <Box sx={{ display: { xs: 'none', md: 'block' } }}>
@@ -110,19 +101,15 @@ export function FloatLine() {
         >
           {FLOATS.map((float) => (
             <li key={float.slug}>
-              {float.built ? (
-                <Button
-                  component={Link}
-                  to={addressOf(id, float.slug)}
-                  onClick={() => setOpen(false)}
-                  fullWidth
-                  sx={{ justifyContent: 'flex-start' }}
-                >
-                  {float.label}
-                </Button>
-              ) : (
-                <Box sx={{ p: 1, color: 'text.secondary' }}>{`${float.label}: not built yet. It will show ${float.will}.`}</Box>
-              )}
+              <Button
+                component={Link}
+                to={addressOf(id, float.slug)}
+                onClick={() => setOpen(false)}
+                fullWidth
+                sx={{ justifyContent: 'flex-start' }}
+              >
+                {float.label}
+              </Button>
             </li>
           ))}
         </Box>

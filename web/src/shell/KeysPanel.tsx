@@ -7,7 +7,7 @@ import { areKeysOn, setKeysOn } from './useKeys.ts'
 
 const ROWS: readonly (readonly [string, string])[] = [
   ['/', 'find a fish'],
-  ...FLOATS.filter(({ built }) => built).map(({ key, label }) => [`g ${key}`, label.toLowerCase()] as const),
+  ...FLOATS.map(({ key, label }) => [`g ${key}`, label.toLowerCase()] as const),
   ['s', 'stand-ins'],
   ['up, down', 'along a list'],
   ['Escape', 'puts a dragged band back, closes'],

@@ -21,7 +21,7 @@ export function useKeys(): { readonly showing: boolean; readonly hide: () => voi
     const onKey = (event: KeyboardEvent) => {
       if (event.key === 'Escape') setShowing(false)
       if (!areKeysOn() || isField(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
-      const float = waiting.current ? FLOATS.find(({ key, built }) => built && key === event.key) : undefined
+      const float = waiting.current ? FLOATS.find(({ key }) => key === event.key) : undefined
       waiting.current = event.key === 'g'
       if (float) go(float.slug)
       else if (event.key === '/') {

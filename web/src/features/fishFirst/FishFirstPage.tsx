@@ -15,7 +15,7 @@ import { FishSearch } from '../../parts/FishSearch.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
 import { INK } from '../../theme.ts'
-import LaterPage from '../../shell/LaterPage.tsx'
+import NothingHere from '../../shell/NothingHere.tsx'
 import { DishesForSeen, FitFigure, SEEN_ROW } from './DishesForSeen.tsx'
 import { SeenCard } from './SeenCard.tsx'
 import { blankFish, readSeenList, toSeenFish, writeSeenList, type TypedFish } from './seenParams.ts'
@@ -86,7 +86,7 @@ function FishFirst({ species }: { readonly species: string }) {
   const key = records ? nameQuestion({ seen, only, days, dishes: records.map(({ id, revision }) => `${id}.${revision}`) }) : null
   const shown = useAnswer(sheet, key, (desk) => desk.fishFirst(seen, records ?? [], { only, ofDays }))?.value
   const found = offers?.key === names.join('|') ? offers.value : undefined
-  if (found?.[0]?.length === 0) return <LaterPage />
+  if (found?.[0]?.length === 0) return <NothingHere />
   if (!offers) return <Waiting what="the fish" />
   const several = fish.length > 1
   return (

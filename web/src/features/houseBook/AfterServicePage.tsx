@@ -3,9 +3,9 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { AfterService } from '@tender-gill/contract'
-import { addDays, foldActs } from '@tender-gill/core'
+import { addDays, foldActs, isServedLine } from '@tender-gill/core'
 import { Link } from 'react-router'
-import { useAfterServiceQuery, useKitchenQuery, useServingsQuery } from '../../api/api.ts'
+import { useAfterServiceQuery, useEntriesQuery, useKitchenQuery, useServingsQuery } from '../../api/api.ts'
 import { useKeptOffline } from '../../offline/index.ts'
 import { useWaiting, type Outbox } from '../../outbox/index.ts'
 import { DayField } from '../../parts/moments.tsx'
@@ -13,6 +13,7 @@ import { Waiting } from '../../parts/Waiting.tsx'
 import { describeDay } from '../../reader/index.ts'
 import { useSearch } from '../../state/useSearch.ts'
 import { HouseBookRooms } from '../../parts/HouseBookRooms.tsx'
+import { EntryList } from './EntryList.tsx'
 import { isWritten } from './servedDraft.ts'
 import { ServedCard } from './ServedCard.tsx'
 
@@ -27,7 +28,7 @@ function layWaiting({ dishes }: AfterService, outbox: Outbox): AfterService['dis
   )
   if (acts.length === 0) return dishes
   return dishes.map((dish) => {
-    const own = acts.filter(({ about }) => about.startsWith(`service:${dish.servingId}:`))
+    const own = acts.filter(({ about }) => isServedLine(about, dish.key))
     const before = dish.lines.map(({ id, entry, writtenAt }) => ({ about: id, act: 'write' as const, entry, writtenAt }))
     return own.length === 0 ? dish : { ...dish, lines: [...foldActs([...before, ...own]).lines] }
   })
@@ -73,10 +74,26 @@ export function ServedDishes({ day, servingId }: Props) {
       )}
       <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'repeat(auto-fill, minmax(380px, 1fr))' } }}>
         {dishes.map((dish) => (
-          <ServedCard key={dish.servingId} dish={dish} day={day} brief={servings?.find(({ id }) => id === dish.servingId)?.brief} />
+          <ServedCard key={dish.key} dish={dish} day={day} brief={servings?.find(({ id }) => id === dish.servingId)?.brief} />
         ))}
       </Box>
     </>
+  )
+}
+
+const LAST = 8
+
+/** What was written last, whatever the day: the page is never empty in a house that writes. */
+function WrittenLast() {
+  const { data } = useEntriesQuery({})
+  if (!data || data.total === 0) return null
+  return (
+    <Box component="section" aria-label="Written last" sx={{ mt: 3, maxWidth: 980 }}>
+      <Typography variant="h2" gutterBottom>
+        Written last
+      </Typography>
+      <EntryList lines={data.lines.slice(0, LAST)} />
+    </Box>
   )
 }
 
@@ -91,7 +108,12 @@ export default function AfterServicePage() {
     <>
       <HouseBookRooms here="/house-book" />
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1.5, flexWrap: 'wrap' }}>
-        <Button variant="outlined" aria-label="The day before" onClick={() => go(addDays(day, -1))} sx={{ minHeight: 44, minWidth: 44 }}>
+        <Button
+          variant="outlined"
+          aria-label="The day before"
+          onClick={() => go(addDays(day, -1))}
+          sx={{ minHeight: 44, minWidth: 44, fontSize: 24, lineHeight: 1 }}
+        >
           ‹
         </Button>
         <DayField label="Day" value={day} onChange={go} width={200} />
@@ -100,12 +122,13 @@ export default function AfterServicePage() {
           aria-label="The day after"
           disabled={day >= kitchen.today}
           onClick={() => go(addDays(day, 1))}
-          sx={{ minHeight: 44, minWidth: 44 }}
+          sx={{ minHeight: 44, minWidth: 44, fontSize: 24, lineHeight: 1 }}
         >
           ›
         </Button>
       </Box>
       <ServedDishes day={day} />
+      <WrittenLast />
     </>
   )
 }

@@ -2,11 +2,12 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { useMerchantsQuery, useEntriesQuery, useServingsQuery } from '../../api/api.ts'
+import { useEntriesQuery, useKitchenQuery, useMerchantsQuery, useServingsQuery } from '../../api/api.ts'
 import { useAnswer, useSheet } from '../../engine/index.ts'
 import { OneOf } from '../../parts/OneOf.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
+import { LessonForm } from './LessonForm.tsx'
 import { EntryList } from './EntryList.tsx'
 import { HouseBookRooms } from '../../parts/HouseBookRooms.tsx'
 
@@ -51,6 +52,7 @@ export default function EntriesPage() {
   const { data, isFetching } = useEntriesQuery(asked as { outcome?: Outcome })
   const { data: merchants = [] } = useMerchantsQuery()
   const { data: servings = [] } = useServingsQuery()
+  const { data: kitchen } = useKitchenQuery()
   const species = at('species')
   const common = useAnswer(useSheet(), species || null, (desk) => desk.commonNames([species]))?.value[species]
   const after = Number(at('after') || 0)
@@ -87,6 +89,7 @@ export default function EntriesPage() {
           </Button>
         )}
       </Box>
+      {kitchen && <LessonForm today={kitchen.today} dishes={dishes} merchants={named} />}
       {data ? (
         <>
           <Typography role="status" aria-label="Entries found" aria-busy={isFetching} color="text.secondary" gutterBottom>

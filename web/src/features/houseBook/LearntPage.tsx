@@ -12,7 +12,7 @@ import { Waiting } from '../../parts/Waiting.tsx'
 import { ASK_LABEL, describeValue, FORM_LABEL } from '../../reader/index.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { Leaning } from './Leaning.tsx'
-import { useSetAside } from './EntryList.tsx'
+import { useSetAside } from './useSetAside.ts'
 import { HouseBookRooms } from '../../parts/HouseBookRooms.tsx'
 
 const percent = (share: number): string => `${Math.round(100 * share)}`

@@ -8,13 +8,11 @@ import { cutThicknessMm } from '@tender-gill/core'
 import { useMemo, useState } from 'react'
 import { nameQuestion, useAnswer, useOffers, useSheet } from '../../engine/index.ts'
 import { BONES_WORDS, describeEntry, DONE_WORDS } from '../../parts/entryWords.ts'
-import { MeasuredField } from '../../parts/MeasuredField.tsx'
-import { NumberField } from '../../parts/NumberField.tsx'
-import { formatTemperature } from '../../reader/index.ts'
-import { HEADING, INK } from '../../theme.ts'
+import { HEADING } from '../../theme.ts'
 import { NoteStrip } from './NoteStrip.tsx'
 import { PhotoField } from './PhotoField.tsx'
 import { ALL_WELL, ASKED_TRAITS, isOverweight, isWritten, MORE_TRAITS, type AskedTrait } from './servedDraft.ts'
+import { ServedFigures } from './ServedFigures.tsx'
 import { TapRow } from './TapRow.tsx'
 import { useServedDraft, useWriteServed } from './useServed.ts'
 
@@ -24,7 +22,6 @@ const AGAIN = [
   [true, 'yes, again'],
   [false, 'no'],
 ] as const
-const figure = (value: number): string => String(Math.round(value * 2) / 2)
 
 /** What the cook sheet says of the fish of a dish, where it says anything. */
 function useSheetOf(brief: Brief | undefined, fish: ServedDish['fish']) {
@@ -86,11 +83,9 @@ export function ServedCard({ dish, brief, day }: Props) {
       {!open ? (
         <>
           <Box component="ul" aria-label={`Written of ${dish.dish}`} sx={{ m: 0, pl: 2.5, fontSize: 16 }}>
-            {dish.lines
-              .filter(({ id }) => id.startsWith('service:'))
-              .map(({ id, entry }) => (
-                <li key={id}>{describeEntry(entry, nameOf)}</li>
-              ))}
+            {dish.lines.map(({ id, entry }) => (
+              <li key={id}>{describeEntry(entry, nameOf)}</li>
+            ))}
           </Box>
           <Box>
             <Button variant="outlined" onClick={begin} sx={{ minHeight: 44 }}>
@@ -131,65 +126,7 @@ export function ServedCard({ dish, brief, day }: Props) {
           </Box>
           {more && <PhotoField dish={dish.dish} photo={draft.photo} onPhoto={(photo) => change({ photo })} />}
           {more && MORE_TRAITS.map(strip)}
-          {more && (
-            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-              <Box>
-                <NumberField
-                  label="In the pan, min"
-                  value={draft.minutes}
-                  scale={{ least: 0.5, most: 2880 }}
-                  optional
-                  onChange={(minutes) => change({ minutes })}
-                />
-                <Typography variant="body2" color="text.secondary">
-                  {cook ? `the sheet: ${figure(cook.minutes.low)} to ${figure(cook.minutes.high)}` : 'the sheet tells none'}
-                </Typography>
-              </Box>
-              <Box>
-                <MeasuredField
-                  label="Out at"
-                  measure="celsius"
-                  value={draft.pullC}
-                  scale={{ least: 20, most: 100 }}
-                  optional
-                  onChange={(pullC) => change({ pullC })}
-                />
-                <Typography variant="body2" color="text.secondary">
-                  {cook ? `the sheet: ${formatTemperature(cook.pullC)}` : ''}
-                </Typography>
-              </Box>
-              <MeasuredField
-                label="Bought"
-                measure="g"
-                value={draft.boughtG}
-                scale={{ least: 1, most: 1_000_000 }}
-                optional
-                onChange={(boughtG) => change({ boughtG })}
-              />
-              <Box>
-                <MeasuredField
-                  label="After trimming"
-                  measure="g"
-                  value={draft.edibleG}
-                  scale={{ least: 1, most: 1_000_000 }}
-                  optional
-                  onChange={(edibleG) => change({ edibleG })}
-                />
-                {over && (
-                  <Typography variant="body2" role="alert" sx={{ color: INK.dulse, maxWidth: 160 }}>
-                    More than was bought cannot come out.
-                  </Typography>
-                )}
-              </Box>
-              <NumberField
-                label="Portions came back"
-                value={draft.portionsBack}
-                scale={{ least: 0, most: 5000, whole: true }}
-                optional
-                onChange={(portionsBack) => change({ portionsBack })}
-              />
-            </Box>
-          )}
+          {more && <ServedFigures draft={draft} cook={cook} weighedAs={dish.fish?.weighedAs ?? null} onChange={change} />}
           <Box sx={{ display: 'flex', gap: 1 }}>
             <Button variant="contained" disabled={over} onClick={() => keep(draft)} sx={{ minHeight: 48, flex: 1 }}>
               Write it down

@@ -23,6 +23,8 @@ const lines = async (server: RealServer): Promise<readonly EntryLine[]> =>
   ((await (await server.call('/house-book', { method: 'GET' })).json()) as { lines: EntryLine[] }).lines
 const card = () => screen.findByRole('article', { name: 'Supper' })
 
+const WHOLE: TestKitchen = { dishes: KITCHEN.dishes?.map((dish) => ({ ...dish, choice: { ...COD, form: 'whole' as const } })) ?? [] }
+
 describe('after service', () => {
   it('writes one dish down in three taps, with what the sheet says beside it, and undoes it by a further act', async () => {
     const server = await openPage('/house-book', KITCHEN)
@@ -43,7 +45,7 @@ describe('after service', () => {
   })
 
   it('refuses a weight that cannot be where it is typed, and writes nothing of it', async () => {
-    const server = await openPage('/house-book', KITCHEN)
+    const server = await openPage('/house-book', WHOLE)
     const supper = within(await card())
     fireEvent.click(supper.getByRole('button', { name: /^Fat, minutes/ }))
     fireEvent.change(supper.getByLabelText('Bought, kg'), { target: { value: '1' } })
@@ -53,7 +55,12 @@ describe('after service', () => {
     fireEvent.change(supper.getByLabelText('After trimming, kg'), { target: { value: '0,8' } })
     fireEvent.click(supper.getByRole('button', { name: 'Write it down' }))
     await waitFor(async () =>
-      expect((await lines(server)).find(({ id }) => id === 'service:a:weighed')?.entry).toMatchObject({ boughtG: 1000, edibleG: 800 }),
+      expect((await lines(server)).find(({ id }) => id === 'service:a:weighed')?.entry).toMatchObject({
+        boughtAs: 'whole',
+        form: 'fillet-skin-on',
+        boughtG: 1000,
+        edibleG: 800,
+      }),
     )
   })
 
@@ -64,10 +71,48 @@ describe('after service', () => {
   })
 })
 
+describe('every entry', () => {
+  const about = {
+    ...{ at: '2026-06-10T20:00:00Z', day: '2026-06-10', servingId: null, dish: 'Supper', method: 'grill' as const, ...COD },
+    ...{ merchant: null, words: 'Dry it' },
+  }
+  const keep = async (server: RealServer, entry: object) =>
+    server.call('/house-book', { method: 'POST', body: { entries: [{ id: 'line', entry }] } })
+
+  it('opens to what was done about it, is corrected and withdrawn by further acts, and undone', async () => {
+    const server = await openPage('/house-book/entries', KITCHEN)
+    expect((await keep(server, { kind: 'lesson', ...about })).status).toBe(200)
+    fireEvent.click(await screen.findByRole('button', { name: /Dry it/ }))
+    fireEvent.change(await screen.findByLabelText('In words'), { target: { value: 'Dry it longer' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Correct the words' }))
+    await waitFor(async () => expect((await lines(server))[0]).toMatchObject({ written: 2, entry: { words: 'Dry it longer' } }))
+    const acts = await screen.findByRole('list', { name: 'Everything that was done about it' })
+    await waitFor(() => expect(within(acts).getAllByRole('listitem')).toHaveLength(2))
+    fireEvent.click(screen.getByRole('button', { name: 'Withdraw it' }))
+    await waitFor(async () => expect(await lines(server)).toEqual([]))
+    fireEvent.click((await screen.findAllByRole('button', { name: 'Undo' }))[0] as HTMLElement)
+    await waitFor(async () => expect((await lines(server))[0]?.entry.words).toBe('Dry it longer'))
+  })
+
+  it('takes a lesson about a dish at any time, and none without words or about nothing', async () => {
+    const server = await openPage('/house-book/entries', KITCHEN)
+    const form = within(await screen.findByRole('region', { name: 'A lesson' }))
+    const write = form.getByRole('button', { name: 'Write it down' }) as HTMLButtonElement
+    fireEvent.change(form.getByLabelText('For next time'), { target: { value: 'Salt it an hour before' } })
+    expect(write.disabled).toBe(true)
+    fireEvent.mouseDown(form.getByRole('combobox', { name: 'About the dish' }))
+    fireEvent.click(await screen.findByRole('option', { name: 'Supper' }))
+    fireEvent.click(write)
+    await waitFor(async () =>
+      expect((await lines(server))[0]?.entry).toMatchObject({ kind: 'lesson', dish: 'Supper', words: 'Salt it an hour before' }),
+    )
+  })
+})
+
 describe('what is written of a dish', () => {
   const dish = {
-    ...{ servingId: 'a', dish: 'Supper', method: 'pan-sear' as const, format: 'portion' as const, covers: 4 },
-    fish: { ...COD, common: 'Atlantic cod', offer: 'wild, fresh', taken: true },
+    ...{ key: 'a', servingId: 'a', dish: 'Supper', method: 'pan-sear' as const, format: 'portion' as const, covers: 4 },
+    fish: { ...COD, common: 'Atlantic cod', offer: 'wild, fresh', taken: true, weighedAs: 'fillet-skinless' as const },
     ...{ missing: { species: 'Molva molva', common: 'Common ling' }, merchant: null, boughtG: null, lines: [] },
   }
   const moment = { day: '2026-06-13', at: '2026-06-13T20:00:00Z', sheet: null }
@@ -169,7 +214,7 @@ describe('words of the house book', () => {
     const points = [90, 110, 120].map((ofHundred, day) => ({ day, ofHundred, name: '' }))
     const words = { more: 'more', less: 'less', what: 'prices' }
     expect(sayAgainst(points, words)).toBe('Usually 10 of 100 more, over 3 prices.')
-    expect(sayAgainst([], words)).toBe('No prices written down in this time.')
+    expect(sayAgainst([], words)).toBe('No prices in this time.')
     expect(sayFish({ fish: [{ month: '2026-05', usedG: 750, thrownG: 250, restG: 100 }], saved: [{ currency: 'EUR', amount: 2 }] })).toBe(
       '250 g, 25 of 100, of what was kept over was thrown away. 100 g of the rest went into something else: €2.00 saved.',
     )

@@ -33,7 +33,7 @@ export function sayAgainst(
   { more, less, what }: { readonly more: string; readonly less: string; readonly what: string },
 ): string {
   const middle = median(points.map(({ ofHundred }) => ofHundred))
-  if (middle === undefined) return `No ${what} written down in this time.`
+  if (middle === undefined) return `No ${what} in this time.`
   const off = Math.round(Math.abs(middle - 100))
   const over = `over ${points.length} ${what}`
   return off < 1 ? `Usually just as expected, ${over}.` : `Usually ${off} of 100 ${middle > 100 ? more : less}, ${over}.`

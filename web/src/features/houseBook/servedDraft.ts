@@ -1,4 +1,5 @@
-import type { BonesFound, DoneLevel, Entry, EntryLine, FleshKey, Range, ServedDish } from '@tender-gill/contract'
+import type { BonesFound, DoneLevel, Entry, FleshKey, Range, ServedDish } from '@tender-gill/contract'
+import { servedLine, type ServedLine } from '@tender-gill/core'
 
 /** What is answered of one dish after service; null where nobody said. */
 export interface ServedDraft {
@@ -31,22 +32,18 @@ export const ALL_WELL: Pick<ServedDraft, 'notes' | 'bones' | 'done' | 'again'> =
   ...{ bones: 'none', done: 'right', again: true },
 }
 
-const SHARED = 'service'
-type Kind = 'served' | 'cooked' | 'weighed' | 'came-back' | 'swapped' | 'lesson'
-const KINDS: readonly Kind[] = ['served', 'cooked', 'weighed', 'came-back', 'swapped', 'lesson']
-/** A serving has one line of each kind, whoever writes it down on whatever device: written twice, it is corrected. */
-export const lineIdOf = (servingId: string, kind: Kind): string => `${SHARED}:${servingId}:${kind}`
+const KINDS: readonly ServedLine[] = ['served', 'cooked', 'weighed', 'came-back', 'swapped', 'lesson']
 
 type Of<K extends Entry['kind']> = Extract<Entry, { kind: K }>
-type Lines = Pick<ServedDish, 'servingId' | 'lines'>
-const find = <K extends Kind>({ servingId, lines }: Lines, kind: K): Of<K> | undefined =>
-  lines.find(({ id }) => id === lineIdOf(servingId, kind))?.entry as Of<K> | undefined
+type Lines = Pick<ServedDish, 'key' | 'lines'>
+const find = <K extends ServedLine>({ key, lines }: Lines, kind: K): Of<K> | undefined =>
+  lines.find(({ id }) => id === servedLine(key, kind))?.entry as Of<K> | undefined
 
 /** Whether this dish has been written down. */
-export const isWritten = ({ servingId, lines }: Lines): boolean => lines.some(({ id }) => id === lineIdOf(servingId, 'served'))
+export const isWritten = ({ key, lines }: Lines): boolean => lines.some(({ id }) => id === servedLine(key, 'served'))
 
 /** What is written of a dish, to be corrected. */
-export function readDraft(dish: Pick<ServedDish, 'servingId' | 'lines' | 'boughtG'>): ServedDraft {
+export function readDraft(dish: Pick<ServedDish, 'key' | 'lines' | 'boughtG'>): ServedDraft {
   const served = find(dish, 'served')
   const cooked = find(dish, 'cooked')
   const weighed = find(dish, 'weighed')
@@ -83,22 +80,22 @@ export function toEntries(
   draft: ServedDraft,
   { day, at, sheet }: Moment,
 ): readonly { readonly id: string; readonly entry: Entry | null }[] {
-  const { servingId, method, fish, merchant, missing, covers } = dish
+  const { key, servingId, method, fish, merchant, missing, covers } = dish
   const about = {
     ...{ at, day, servingId, dish: dish.dish, method, species: fish?.species ?? null, offerId: fish?.offerId ?? null },
     ...{ form: fish?.form ?? null, merchant, words: null },
   }
   const { notes, bones, done, again, minutes, pullC, boughtG, edibleG, portionsBack } = draft
   const words = draft.words.trim()
-  const entries: Readonly<Record<Kind, Entry | null>> = {
+  const entries: Readonly<Record<ServedLine, Entry | null>> = {
     served: { kind: 'served', ...about, covers, notes, bones, again, photo: draft.photo },
     cooked:
       done === null && minutes === null && pullC === null
         ? null
         : { kind: 'cooked', ...about, done, minutes, sheetMinutes: sheet?.minutes ?? null, pullC, sheetPullC: sheet?.pullC ?? null },
     weighed:
-      fish && boughtG !== null && edibleG !== null && !isOverweight(draft)
-        ? { kind: 'weighed', ...about, form: weighedForm(fish.form), boughtAs: fish.form, boughtG, edibleG }
+      fish?.weighedAs && boughtG !== null && edibleG !== null && !isOverweight(draft)
+        ? { kind: 'weighed', ...about, form: fish.weighedAs, boughtAs: fish.form, boughtG, edibleG }
         : null,
     'came-back': portionsBack === null || portionsBack === 0 ? null : { kind: 'came-back', ...about, portions: portionsBack },
     swapped: fish && missing ? { kind: 'swapped', ...about, missing: missing.species, standIn: fish.species, worked: again } : null,
@@ -106,20 +103,14 @@ export function toEntries(
   }
   const there = new Set(dish.lines.map(({ id }) => id))
   return KINDS.flatMap((kind) => {
-    const id = lineIdOf(servingId, kind)
+    const id = servedLine(key, kind)
     return entries[kind] || there.has(id) ? [{ id, entry: entries[kind] }] : []
   })
 }
 
-/** What is weighed after trimming: fillets of a whole fish; of fillets with their skin on, what is left without it. */
-const weighedForm = (boughtAs: NonNullable<ServedDish['fish']>['form']): NonNullable<ServedDish['fish']>['form'] =>
-  boughtAs === 'whole' || boughtAs === 'gutted' ? 'fillet-skin-on' : 'fillet-skinless'
-
 /** What puts a dish back to how it was written before. */
 export const toWrittenBefore = (
-  { servingId, lines }: Lines,
+  { lines }: Lines,
   written: readonly { readonly id: string }[],
 ): readonly { readonly id: string; readonly entry: Entry | null }[] =>
-  written
-    .map(({ id }) => ({ id, entry: lines.find((line: EntryLine) => line.id === id)?.entry ?? null }))
-    .filter(({ id }) => id.startsWith(`${SHARED}:${servingId}:`))
+  written.map(({ id }) => ({ id, entry: lines.find((line) => line.id === id)?.entry ?? null }))

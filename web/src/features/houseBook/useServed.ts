@@ -20,7 +20,7 @@ function readKept(place: string): ServedDraft | null {
 
 /** What is answered of one dish: kept in the browser until it is written down, so that a reload loses none of it. */
 export function useServedDraft(dish: ServedDish) {
-  const place = placeOf(useKitchenId(), dish.servingId)
+  const place = placeOf(useKitchenId(), dish.key)
   const [typed, setTyped] = useState<ServedDraft | null>(() => readKept(place))
   useEffect(() => {
     try {
@@ -49,7 +49,7 @@ export function useWriteServed(day: string) {
     (dish: ServedDish, draft: ServedDraft, sheet: Sheet): void => {
       const entries = toEntries(dish, draft, { day, at: new Date().toISOString(), sheet })
       const before = toWrittenBefore(dish, entries)
-      const about = `served ${dish.servingId}`
+      const about = `served ${dish.key}`
       const put = (list: typeof before, words: string) => give('writeEntries', { entries: [...list] }, { about, words })
       const done = `${dish.dish} is written down.`
       const undone = `${dish.dish} is as it was in the house book.`

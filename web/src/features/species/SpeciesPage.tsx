@@ -14,7 +14,7 @@ import { Lessons } from '../../parts/Lessons.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { INK } from '../../theme.ts'
 import { comparePath } from '../../parts/bookWords.ts'
-import LaterPage from '../../shell/LaterPage.tsx'
+import NothingHere from '../../shell/NothingHere.tsx'
 import { MarketOf } from '../../parts/MarketOf.tsx'
 import { CompositionPanel, GoodFor, Panel, Relatives, Safety, Sizes, WildFarmed } from './FactPanels.tsx'
 import { NamesPanel } from './NamesPanel.tsx'
@@ -204,5 +204,5 @@ export default function SpeciesPage() {
   const answer = useAnswer(offers, offers ? `${offers.name}|${species}` : null, (desk) => desk.sheets([species]))
   if (!answer?.key.endsWith(`|${species}`)) return <Waiting what="the fish" />
   const [sheet] = answer.value
-  return sheet ? <SpeciesView key={species} sheet={sheet} /> : <LaterPage />
+  return sheet ? <SpeciesView key={species} sheet={sheet} /> : <NothingHere />
 }

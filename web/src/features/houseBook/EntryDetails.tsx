@@ -1,0 +1,101 @@
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import type { EntryAct, EntryLine } from '@tender-gill/contract'
+import { addressOf, operations } from '@tender-gill/contract/operations'
+import { isRecordLine } from '@tender-gill/core'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { useEntryHistoryQuery } from '../../api/api.ts'
+import { useKitchenId } from '../../kitchen/index.ts'
+import { describeEntry, type NameOf } from '../../parts/entryWords.ts'
+import { describeMoment } from '../../reader/index.ts'
+import { useWriteLine } from './useWriteLines.ts'
+
+const ACTS: Readonly<Record<EntryAct['act'], string>> = {
+  write: 'written',
+  withdraw: 'withdrawn',
+  'set-aside': 'set aside as odd',
+  count: 'counted again',
+}
+const MOST_LETTERS = 400
+
+/** Where a line that a record wrote is changed. */
+const placeOf = (id: string): readonly [path: string, words: string] =>
+  id.startsWith('purchase:') ? ['/buy', 'the buy sheet'] : id.startsWith('look:') ? ['/counter', 'the counter'] : ['/cold', 'the cold']
+
+interface Props {
+  readonly line: EntryLine
+  readonly nameOf: NameOf
+}
+
+/** What may be done about a line, and everything that ever was. */
+export function EntryDetails({ line: { id, entry }, nameOf }: Props) {
+  const kitchen = useKitchenId()
+  const { data: history } = useEntryHistoryQuery(id)
+  const write = useWriteLine()
+  const [words, setWords] = useState<string | null>(null)
+  const typed = words ?? entry.words ?? ''
+  const own = isRecordLine(id)
+  const photo = entry.kind === 'served' ? entry.photo : null
+  const [path, place] = placeOf(id)
+  const isEmpty = entry.kind === 'lesson' && typed.trim() === ''
+  return (
+    <Box sx={{ display: 'grid', gap: 1, py: 1, justifyItems: 'start' }}>
+      {photo !== null && (
+        <img src={addressOf(operations.photo, { kitchen, id: photo })} alt="The plate as it was served" style={{ maxWidth: 280 }} />
+      )}
+      {own ? (
+        <Typography>
+          It was written by <Link to={path}>{place}</Link>, and is changed there.
+        </Typography>
+      ) : (
+        <>
+          <TextField
+            size="small"
+            label="In words"
+            value={typed}
+            onChange={({ target }) => setWords(target.value.slice(0, MOST_LETTERS))}
+            multiline
+            sx={{ width: 'min(100%, 480px)' }}
+          />
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            <Button
+              variant="outlined"
+              disabled={words === null || isEmpty}
+              onClick={() => {
+                const now = { ...entry, words: typed.trim() === '' ? null : typed.trim() }
+                void write(id, now, entry, { done: 'The words are corrected.', undone: 'The words are as before.' })
+                setWords(null)
+              }}
+            >
+              Correct the words
+            </Button>
+            {entry.servingId !== null && (
+              <Button component={Link} to={`/house-book?day=${entry.day}`}>
+                Correct the rest
+              </Button>
+            )}
+            <Button
+              color="inherit"
+              onClick={() => void write(id, null, entry, { done: 'The entry is withdrawn.', undone: 'The entry stands again.' })}
+            >
+              Withdraw it
+            </Button>
+          </Box>
+        </>
+      )}
+      {history && history.acts.length > 1 && (
+        <Box component="ol" aria-label="Everything that was done about it" sx={{ m: 0, pl: 2.5 }}>
+          {history.acts.map(({ act, entry: said, writtenAt }, i) => (
+            <li key={`${writtenAt}${i}`}>
+              {describeMoment(writtenAt)}, {ACTS[act]}
+              {said ? `: ${describeEntry(said, nameOf)}` : ''}
+            </li>
+          ))}
+        </Box>
+      )}
+    </Box>
+  )
+}
