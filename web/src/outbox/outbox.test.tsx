@@ -1,5 +1,6 @@
-import type { LookInput, PurchaseInput, PurchaseRecord } from '@tender-gill/contract'
+import type { Entry, LookInput, PurchaseInput, PurchaseRecord } from '@tender-gill/contract'
 import { afterEach, describe, expect, it, vi } from 'vitest'
+import { api } from '../api/api.ts'
 import { createStore, type AppStore } from '../state/store.ts'
 import { KITCHEN_ID, startRealServer, type RealServer } from '../testing/realServer.ts'
 import { commandGiven, commandSettled, readOutbox, type Given } from './index.ts'
@@ -66,6 +67,10 @@ const look = (note: string): LookInput => ({
     ...{ refused: false, outcome: 'buy', iceDays: null, asked: null, note },
   },
 })
+const lesson = (words: string): Entry => ({
+  ...{ kind: 'lesson', at: '2026-06-13T10:00:00Z', day: '2026-06-13', servingId: null, dish: 'Cod in milk', method: null, words },
+  ...{ species: null, offerId: null, form: null, merchant: null },
+})
 const purchase = (g: number, line = 'a line'): PurchaseInput => ({
   id: crypto.randomUUID(),
   purchase: {
@@ -115,6 +120,30 @@ describe('what is written down out of reach of the server', () => {
       // One after the other: never two gone at once.
       left.slice(1).forEach((now, i) => expect((left[i] ?? 0) - now).toBeLessThanOrEqual(1))
     }
+  })
+
+  it('is in view at every moment: what has gone is laid over the page until the page has read it', async () => {
+    const { phone } = await open()
+    const { store } = phone()
+    const book = api.endpoints.entries
+    const readPage = () => (book.select({})(store.getState()).data?.lines ?? []).map(({ entry }) => entry.words)
+    await store.dispatch(book.initiate({}))
+    const missed: string[] = []
+    const notes: string[] = []
+    store.subscribe(() => {
+      const state = store.getState()
+      const read = readPage()
+      const laid = [...state.arrivals, ...state.outbox].map(({ about }) => about)
+      missed.push(...notes.filter((note) => !read.includes(note) && !laid.includes(note)))
+    })
+    for (const note of ['the first', 'the second', 'the third']) {
+      store.dispatch(commandGiven(given('writeEntries', { entries: [{ id: crypto.randomUUID(), entry: lesson(note) }] }, note)))
+      notes.push(note)
+    }
+    await isEmpty(store)
+    await expect.poll(() => store.getState().arrivals.length, { timeout: 20_000 }).toBe(0)
+    expect(missed).toEqual([])
+    expect(readPage().sort()).toEqual(notes.sort())
   })
 
   it('is kept over a reload, and what makes no sense is passed over', () => {

@@ -1,10 +1,21 @@
 import type { createListenerMiddleware } from '@reduxjs/toolkit'
 import { api, toProblemDetails } from '../api/api.ts'
 import type { AppStore } from '../state/store.ts'
-import { commandGiven, commandSettled, OUTBOX_COMMANDS, outboxRead, type Given, type Outbox } from './outboxSlice.ts'
+import {
+  arrivalRead,
+  commandGiven,
+  commandKept,
+  commandSettled,
+  OUTBOX_COMMANDS,
+  outboxRead,
+  type Given,
+  type Outbox,
+} from './outboxSlice.ts'
 
 const FIRST_PAUSE_MS = 2_000
 const LAST_PAUSE_MS = 30_000
+/** Rounds of reading after a command, at most: a page that never comes to rest must not show it for ever. */
+const ROUNDS = 8
 
 const placeOf = (kitchenId: string): string => `tender-gill-outbox|${kitchenId}`
 
@@ -78,6 +89,17 @@ export function createOutboxKeeper({ store, listener, storage, kitchenId, locks,
     return store.dispatch(endpoint.initiate({ ...keyed(command, arg), commandKey: id, once: true })) as unknown as Promise<Answer>
   }
 
+  /** Shows what the server has until nothing is read or written any more: what a command touches is read again by then. */
+  const showUntilRead = async (kept: Given): Promise<void> => {
+    store.dispatch(commandKept(kept))
+    for (let round = 0; round < ROUNDS; round += 1) {
+      const running = [...store.dispatch(api.util.getRunningQueriesThunk()), ...store.dispatch(api.util.getRunningMutationsThunk())]
+      if (running.length === 0) break
+      await Promise.allSettled(running)
+    }
+    store.dispatch(arrivalRead(kept.id))
+  }
+
   let timer: ReturnType<typeof setTimeout> | undefined
   let pauseMs = firstPauseMs
   let busy = false
@@ -98,6 +120,7 @@ export function createOutboxKeeper({ store, listener, storage, kitchenId, locks,
       pauseMs = firstPauseMs
       const { kind: state, problem, current } = outcome
       const settled = state === 'kept' ? [] : [{ ...next, state, problem, current }]
+      if (state === 'kept') void showUntilRead(next)
       change((outbox) => outbox.flatMap((one) => (one.id === next.id ? settled : [one])))
     }
   }

@@ -52,3 +52,17 @@ const slice = createSlice({
 
 export const { commandGiven, outboxRead, commandSettled } = slice.actions
 export const outboxReducer = slice.reducer
+
+const arrivals = createSlice({
+  name: 'arrivals',
+  initialState: [] as Outbox,
+  reducers: {
+    /** The server has it, and what the page has read of the server does not tell it yet. */
+    commandKept: (kept, { payload }: PayloadAction<Given>) => [...kept, payload],
+    /** What the page reads tells of it. */
+    arrivalRead: (kept, { payload: id }: PayloadAction<string>) => kept.filter((one) => one.id !== id),
+  },
+})
+
+export const { commandKept, arrivalRead } = arrivals.actions
+export const arrivalsReducer = arrivals.reducer

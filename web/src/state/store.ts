@@ -5,7 +5,7 @@ import { isKeyed } from '../api/endpoints.ts'
 import { keepRecords } from '../api/keepRecords.ts'
 import { kitchenReducer } from '../kitchen/index.ts'
 import { describeFailure, noticesReducer, said } from '../notices/index.ts'
-import { createOutboxKeeper, outboxReducer, readOutbox } from '../outbox/index.ts'
+import { arrivalsReducer, createOutboxKeeper, outboxReducer, readOutbox } from '../outbox/index.ts'
 import { createTimersKeeper, readTimers, timersReducer } from '../timers/index.ts'
 import { createDocumentKeeper, DOCUMENT_COMMANDS, documentsReducer, historyReducer, readDrafts } from '../documents/index.ts'
 
@@ -51,6 +51,7 @@ export function createStore({ kitchenId, client, storage, outboxPauseMs }: Store
   const store = configureStore({
     reducer: {
       [api.reducerPath]: api.reducer,
+      arrivals: arrivalsReducer,
       documents: documentsReducer,
       history: historyReducer,
       kitchen: kitchenReducer,

@@ -3,7 +3,7 @@ import { atHour, SERVICE_HOUR } from '@tender-gill/core'
 import { useEffect, useMemo, useState } from 'react'
 import { useColdPlacesQuery, useColdReadingsQuery, useKitchenQuery, useLotsQuery, useServingsQuery } from '../../api/api.ts'
 import { nameQuestion, useAnswer, useSheet } from '../../engine/index.ts'
-import { useWaiting } from '../../outbox/index.ts'
+import { useUnread } from '../../outbox/index.ts'
 import { layLots } from './layLots.ts'
 
 const NO_LOTS: readonly LotRecord[] = []
@@ -28,7 +28,7 @@ export function useHouse() {
   const { data: places = NO_PLACES } = useColdPlacesQuery()
   const { data: readings = NO_READINGS } = useColdReadingsQuery({})
   const { data: records } = useServingsQuery()
-  const waiting = useWaiting()
+  const waiting = useUnread()
   const nowMs = useMinute()
   const lots = useMemo(() => layLots(kept ?? NO_LOTS, waiting), [kept, waiting])
   const servings = useMemo(

@@ -3,7 +3,7 @@ import { addDays } from '@tender-gill/core'
 import { useMemo } from 'react'
 import { useBuySheetQuery, useColdPlacesQuery, useKitchenQuery, useLooksQuery, useLotsQuery } from '../../api/api.ts'
 import { useKeptOffline } from '../../offline/index.ts'
-import { useWaiting } from '../../outbox/index.ts'
+import { useUnread } from '../../outbox/index.ts'
 import { layLots } from '../cold/index.ts'
 import { layCounterLines } from './counterLines.ts'
 
@@ -22,7 +22,7 @@ export function useCounter(day?: string) {
   const { data: sheet, isError } = useBuySheetQuery(query, { skip: today === '' })
   const { data: looks = NO_LOOKS } = useLooksQuery()
   const { data: places = NO_PLACES } = useColdPlacesQuery()
-  const waiting = useWaiting()
+  const waiting = useUnread()
   const { data: lots = NO_LOTS } = useLotsQuery()
   const standing = useMemo(() => layLots(lots, waiting), [lots, waiting])
   const counter = useMemo(() => (sheet ? layCounterLines(sheet, looks, waiting) : undefined), [sheet, looks, waiting])

@@ -7,7 +7,7 @@ import { addDays, foldActs, isServedLine } from '@tender-gill/core'
 import { Link } from 'react-router'
 import { useAfterServiceQuery, useEntriesQuery, useKitchenQuery, useServingsQuery } from '../../api/api.ts'
 import { useKeptOffline } from '../../offline/index.ts'
-import { useWaiting, type Outbox } from '../../outbox/index.ts'
+import { useUnread, type Outbox } from '../../outbox/index.ts'
 import { DayField } from '../../parts/moments.tsx'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { describeDay } from '../../reader/index.ts'
@@ -45,7 +45,7 @@ export function ServedDishes({ day, servingId }: Props) {
   useKeptOffline()
   const { data, isError } = useAfterServiceQuery({ day })
   const { data: servings } = useServingsQuery()
-  const outbox = useWaiting()
+  const outbox = useUnread()
   if (!data)
     return isError ? (
       <Alert severity="warning">The dishes of that day could not be fetched.</Alert>
