@@ -1,4 +1,4 @@
-export { FACT_PARAMS, type FactCode } from './facts/index.ts'
+export { FACT_PARAMS, type FactCode, type FactCodeOf } from './facts/index.ts'
 export { band, bound, celsius, days, figure, length, mass, minutes, money, phrase, say, share, term, trait } from './facts/index.ts'
 export { markAbsent, planAbsence, stepAbsencePlan } from './absences/index.ts'
 export { computePortionCost, computeWeightToBuyG, countPortions, findCutForm, type Yields } from './amounts/index.ts'

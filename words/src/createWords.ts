@@ -1,7 +1,7 @@
 import type { AskKey, Fact, FactParam, Quantity, Term, Untold } from '@tender-gill/contract'
 import { FACT_PARAMS, type FactCode } from '@tender-gill/core'
 import IntlMessageFormat from 'intl-messageformat'
-import { EN_FACTS } from './en/facts.ts'
+import { EN_FACTS } from './en/facts/index.ts'
 import { termsOf } from './languages.ts'
 import { makeStrange } from './makeStrange.ts'
 import { formatQuantity } from './quantities.ts'

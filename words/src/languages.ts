@@ -1,4 +1,4 @@
-import { EN_TERMS } from './en/terms.ts'
+import { EN_TERMS } from './en/terms/index.ts'
 import { makeAllStrange } from './makeStrange.ts'
 import type { Language } from './reader.ts'
 import type { Terms } from './terms.ts'

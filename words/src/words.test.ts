@@ -19,8 +19,8 @@ import {
 import { createOfferSheet } from '@tender-gill/catalogue'
 import IntlMessageFormat from 'intl-messageformat'
 import { describe, expect, it } from 'vitest'
-import { EN_FACTS } from './en/facts.ts'
-import { EN_TERMS } from './en/terms.ts'
+import { EN_FACTS } from './en/facts/index.ts'
+import { EN_TERMS } from './en/terms/index.ts'
 import { createWords, DEFAULT_READER, nameReader, readReader, termsOf, type Reader } from './index.ts'
 import { makeStrange } from './makeStrange.ts'
 import {

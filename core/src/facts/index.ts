@@ -1,4 +1,4 @@
-export { FACT_PARAMS, type FactCode } from './codes.ts'
+export { FACT_PARAMS, type FactCode, type FactCodeOf } from './codes/index.ts'
 export {
   band,
   bound,

@@ -1,5 +1,5 @@
 import type { BandKey, Fact, FactParam, Quantity, Term } from '@tender-gill/contract'
-import type { FactCode, ParamsOf } from './codes.ts'
+import type { FactCode, ParamsOf } from './codes/index.ts'
 
 /** A fact of a code with exactly the parameters its sentence takes. */
 export const say = <C extends FactCode>(
