@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { GRAMS_PER_MASS_UNIT, MASS_UNIT, reader } from '../reader/index.ts'
 import { NumberField } from './NumberField.tsx'
 
@@ -30,13 +31,20 @@ interface Props {
 export function MeasuredField({ label, measure, value, scale: { least, most }, onChange, ...rest }: Props) {
   const { unit, to, from, digits } = MEASURES[measure]
   const round = (read: number) => Math.round(read * 10 ** digits) / 10 ** digits
+  // What was typed stands to its last digit for as long as it is what is kept.
+  const [typed, setTyped] = useState<{ readonly read: number; readonly kept: number } | null>(null)
+  const shown = typed !== null && typed.kept === value ? typed.read : value === null ? null : round(to(value))
   return (
     <NumberField
       {...rest}
       label={`${label}, ${unit}`}
-      value={value === null ? null : round(to(value))}
+      value={shown}
       scale={{ least: round(to(least)), most: round(to(most)) }}
-      onChange={(read) => onChange(read === null ? null : from(read))}
+      onChange={(read) => {
+        const kept = read === null ? null : from(read)
+        setTyped(read === null || kept === null ? null : { read, kept })
+        onChange(kept)
+      }}
     />
   )
 }

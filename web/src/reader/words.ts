@@ -45,13 +45,13 @@ export const formatMassPriceRange = (low: number, high: number, currency: string
 export const formatMassPrice = (perKg: number, currency: string): string => plain.formatMassPrice(perKg, currency, terms, reader)
 /** The same as a bare figure, for an axis. */
 export const toMassPrice = (perKg: number): number => plain.toMassPrice(perKg, reader)
-/** What a price is of, at the head of a chart: "A kilo". */
 /** The unit in which this reader weighs what is bought, and how many grams it is. */
 export const MASS_UNIT: 'lb' | 'kg' = reader.units === 'us' ? 'lb' : 'kg'
 export const GRAMS_PER_MASS_UNIT = reader.units === 'us' ? 453.592_37 : 1000
 /** The unit in which this reader weighs a piece or a portion, and how many grams it is. */
 export const PIECE_UNIT = reader.units === 'us' ? 'oz' : 'g'
 export const GRAMS_PER_PIECE_UNIT = reader.units === 'us' ? 28.349_523_125 : 1
+/** What a price is of, at the head of a chart: "A kilo". */
 export const MASS_PRICED = reader.units === 'us' ? terms.figures.pound : terms.figures.kilo
 /** A weight as it is put on a scale. @param g grams */
 export const formatMass = (g: number): string => plain.formatExactMass(g, reader)
