@@ -26,6 +26,8 @@ export const theme = createTheme({
     secondary: { main: INK.tide },
     warning: { main: INK.brass },
     error: { main: INK.dulse },
+    info: { main: INK.kelp },
+    success: { main: INK.kelp },
     divider: INK.hairline,
   },
   shape: { borderRadius: 4 },
@@ -53,6 +55,12 @@ export const theme = createTheme({
       styleOverrides: { root: { minHeight: 36, '@media (max-width: 600px)': { minHeight: 44 } } },
     },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { border: `1px solid ${INK.hairline}` } } },
+    MuiAlert: {
+      styleOverrides: {
+        message: { fontSize: '0.9375rem', '@media (max-width: 600px)': { fontSize: '1rem' } },
+        standard: ({ ownerState: { severity } }) => (severity === 'info' ? { backgroundColor: INK.brine, color: INK.squid } : {}),
+      },
+    },
     MuiSlider: {
       styleOverrides: {
         root: { color: INK.kelp, height: 14, borderRadius: 0, padding: '10px 0' },

@@ -39,9 +39,12 @@ const goesBefore = (a: PotChoice, b: PotChoice): boolean =>
  * The best one-to-one assignments of fish to roles: mean ln fit + 0.5 x the smallest pairwise distance. Branch and bound:
  * roles are filled in turn, each from its best fish down; a branch is left when even the best fish for every open role, at the distance
  * reached so far, could not beat the last choice kept. Exact.
- * @param most how many choices to keep, best first
+ * @param most how many choices to keep, best first   @param holds fish that are in every choice, whatever their place
  */
-export function assignPot(problem: PotProblem, { most = 3 }: { most?: number } = {}): readonly PotChoice[] {
+export function assignPot(
+  problem: PotProblem,
+  { most = 3, holds = [] }: { readonly most?: number; readonly holds?: readonly number[] } = {},
+): readonly PotChoice[] {
   const { logFit, distance } = problem
   const roles = logFit[0]?.length ?? 0
   if (roles === 0) return []
@@ -62,7 +65,10 @@ export function assignPot(problem: PotProblem, { most = 3 }: { most?: number } =
     if (kept.length > most) kept.pop()
   }
   const chosen: number[] = []
+  const held = new Set(holds)
   const descend = (role: number, sum: number, least: number): void => {
+    const waiting = holds.reduce((n, fish) => n + (chosen.includes(fish) ? 0 : 1), 0)
+    if (waiting > roles - role) return
     if (role === roles) {
       keep({ fish: [...chosen], value: valuePot(chosen, problem) })
       return
@@ -70,7 +76,7 @@ export function assignPot(problem: PotProblem, { most = 3 }: { most?: number } =
     for (const { fish, value } of byRole[role] ?? []) {
       const best = (sum + value + (ahead[role + 1] as number)) / roles + DISTANCE_WORTH * least
       if (best < bar() - 1e-12) break
-      if (chosen.includes(fish)) continue
+      if (chosen.includes(fish) || (waiting === roles - role && !held.has(fish))) continue
       const apart = chosen.reduce((min, other) => Math.min(min, distance[other]?.[fish] ?? 0), least)
       const bound = (sum + value + (ahead[role + 1] as number)) / roles + DISTANCE_WORTH * apart
       if (bound < bar() - 1e-12) continue

@@ -28,11 +28,11 @@ const problemArbitrary = (fish: number, roles: number): fc.Arbitrary<PotProblem>
       distance: places.map((a) => places.map((b) => Math.min(1, Math.abs(a - b) / 10))),
     }))
 
-function bruteForce(problem: PotProblem, roles: number): number {
+function bruteForce(problem: PotProblem, roles: number, allowed: (chosen: readonly number[]) => boolean = () => true): number {
   let best = -Infinity
   const walk = (chosen: readonly number[]): void => {
     if (chosen.length === roles) {
-      best = Math.max(best, valuePot(chosen, problem))
+      if (allowed(chosen)) best = Math.max(best, valuePot(chosen, problem))
       return
     }
     for (let fish = 0; fish < problem.logFit.length; fish += 1) if (!chosen.includes(fish)) walk([...chosen, fish])
@@ -60,6 +60,27 @@ describe('a pot of several', () => {
     },
     120_000,
   )
+
+  it.each([
+    [9, 3, 1],
+    [9, 3, 2],
+    [8, 4, 3],
+    [6, 2, 2],
+  ])('with fish put in by hand is the best there is with them: %i fish in %i places, %i held', (fish, roles, n) => {
+    fc.assert(
+      fc.property(
+        problemArbitrary(fish, roles),
+        fc.shuffledSubarray([...Array(fish).keys()], { minLength: n, maxLength: n }),
+        (problem, holds) => {
+          const best = bruteForce(problem, roles, (chosen) => holds.every((one) => chosen.includes(one)))
+          const [first] = assignPot(problem, { holds })
+          expect(first?.value ?? -Infinity).toBeCloseTo(best, 10)
+          if (first && best > -Infinity) expect(first.fish).toEqual(expect.arrayContaining(holds))
+        },
+      ),
+      { seed: 43, numRuns: cases(25) },
+    )
+  })
 
   it('has runners-up that are no better and no set twice', () => {
     fc.assert(
@@ -114,6 +135,32 @@ describe('a pot of several', () => {
       expect(allergens.get(offerId)).toBe('fish')
       expect(listed.get(offerId)).not.toBe('prohibited')
     }
+  })
+
+  it('is changed by hand: what is put in is in every pot, what is taken out in none, and no gate opens for either', () => {
+    const speciesOf = ({ pots }: ReturnType<typeof plan>) => pots.map(({ places }) => places.map(({ species }) => species))
+    const by = (hand: object, patch: object = {}) =>
+      must(planPot(buildBrief({ method: 'stew', format: 'chunk', ...patch }), book, { today: TODAY, k: 3, ...hand }))
+    const [best = []] = speciesOf(plan(3))
+    const [first = ''] = best
+    for (const set of speciesOf(by({ without: [first] }))) expect(set).not.toContain(first)
+    expect(by({ without: [first] }).pots[0]?.score ?? 0).toBeLessThanOrEqual(plan(3).pots[0]?.score ?? 0)
+    // What the pot has chosen already is held without any change.
+    expect(speciesOf(by({ holds: [first] }))[0]).toEqual(best)
+    // An oily fish that no place wants goes in all the same, and the score tells what it costs.
+    const sets = speciesOf(by({ holds: ['Scomber scombrus', 'Clupea harengus'] }))
+    expect(sets.length).toBeGreaterThan(0)
+    for (const set of sets) expect(set).toEqual(expect.arrayContaining(['Scomber scombrus', 'Clupea harengus']))
+    expect(by({ holds: ['Scomber scombrus'] }).pots[0]?.score ?? 0).toBeLessThan(plan(3).pots[0]?.score ?? 0)
+    const offered = keepOffered({ ...book, offers: book.offers.map((offer) => ({ ...offer, prices: [] })) })
+    expect(
+      must(planPot(buildBrief({ method: 'stew', format: 'chunk' }), offered, { today: TODAY, k: 2, holds: best.slice(0, 2) })).pots,
+    ).toHaveLength(1)
+    const allergic = { diners: { allergies: ['mollusc'] } } as const
+    expect(by({ holds: ['Mytilus edulis'] }, allergic)).toMatchObject({
+      pots: [],
+      emptyBecause: expect.stringMatching(/^Blue mussel cannot go in\. It is a mollusc, and a diner is allergic\./),
+    })
   })
 
   it('says why there is none', () => {

@@ -61,6 +61,7 @@ import type {
   Unoffered,
   ShownLineUp,
   FishFirstOptions,
+  PotPlaces,
   ShownPot,
   ShownStandIns,
 } from './questions.ts'
@@ -206,10 +207,10 @@ export function createEngine(shelf: SheetShelf) {
       }
     },
     /** The best sets of k fish for a pot, a mixed fry or a board. */
-    pot: async (ref: SheetRef, brief: Brief, k: number, only?: OnlyOffered): Promise<Result<ShownPot, readonly Problem[]>> => {
+    pot: async (ref: SheetRef, brief: Brief, places: PotPlaces, only?: OnlyOffered): Promise<Result<ShownPot, readonly Problem[]>> => {
       const laid = await open(ref)
       const sheet = chooseSheet(laid, brief, only)
-      const plan = tell(planPot(brief, sheet, { today: laid.today, k }))
+      const plan = tell(planPot(brief, sheet, { today: laid.today, ...places }))
       if (!plan.ok) return plan
       return { ok: true, value: { plan: plan.value, onlyOffered: sheet !== laid.sheet, offered: countSpecies(laid.offered()) } }
     },

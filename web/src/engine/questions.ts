@@ -11,7 +11,7 @@ import type {
   StandIns,
   TakenFish,
 } from '@tender-gill/contract'
-import type { AskedPrice, FoodCost } from '@tender-gill/core'
+import type { AskedPrice, FoodCost, PotOptions } from '@tender-gill/core'
 import type { SheetRef } from './sheetRef.ts'
 
 /** Whether only what can be bought answers: as said, or where nothing was said, wherever the kitchen has prices. */
@@ -97,6 +97,9 @@ export interface ShownStandIns {
   /** Species that can be bought. */
   readonly offered: number
 }
+
+/** How many fish go into a pot, and which of them a hand put in or took out. */
+export type PotPlaces = Omit<PotOptions, 'today'>
 
 export interface ShownPot {
   readonly plan: PotPlan

@@ -4,6 +4,8 @@ export const DAY_PARAMS = {
   'pot.too-few': ['fish', 'wanted'],
   'pot.unfilled': ['roles'],
   'pot.none': [],
+  'pot.held-out': ['fish', 'gate'],
+  'pot.held-out.opens': ['fish', 'gate', 'open'],
 
   // What is good today.
   'slab.price.usual': [],

@@ -21,7 +21,7 @@ const write = async (server: RealServer, ...entries: readonly Entry[]) => {
 }
 
 describe('looking back', () => {
-  it('says what a time came to, of a month alone where a month is chosen, and leaves out what was set aside', async () => {
+  it('says what a time came to, and of a month alone where a month is chosen', async () => {
     const server = await openPage('/house-book/look-back', { dishes: [] })
     const came = await screen.findByRole('status', { name: 'What the time came to' })
     expect(came.textContent).toBe('No dish was written down in this time.')

@@ -23,6 +23,35 @@ describe('a pot of several', () => {
     expect(new Set(names).size).toBe(4)
   })
 
+  it('is changed by hand, in the address: one fish stays in, another goes, a third is put in and makes room for itself', async () => {
+    await openPage('/dishes/stew/pot?fish=2', KITCHEN)
+    const names = async () =>
+      within(await pot())
+        .getAllByRole('heading')
+        .map(({ textContent }) => (textContent ?? '').split(' or ')[0] ?? '')
+    const [first = '', second = ''] = await names()
+    const press = async (fish: string, name: string) =>
+      fireEvent.click(within(within(await pot()).getByRole('group', { name: `${fish}, by hand` })).getByRole('button', { name }))
+    await press(first, 'Keep it in')
+    await press(second, 'Not this one')
+    await waitFor(async () => expect(await names()).not.toContain(second))
+    expect(await names()).toContain(first)
+    fireEvent.change(within(screen.getByRole('group', { name: 'By hand' })).getByRole('combobox'), { target: { value: 'mackerel' } })
+    fireEvent.click(await screen.findByRole('option', { name: /^Atlantic mackerel/ }))
+    await waitFor(async () => expect(await names()).toContain('Atlantic mackerel'))
+    fireEvent.change(within(screen.getByRole('group', { name: 'By hand' })).getByRole('combobox'), { target: { value: 'herring' } })
+    fireEvent.click(await screen.findByRole('option', { name: /^Atlantic herring/ }))
+    await waitFor(async () => expect([...(await names())].sort()).toEqual(['Atlantic herring', 'Atlantic mackerel', first].sort()))
+    expect(new URLSearchParams(window.location.search).get('fish')).toBe('3')
+    // All of it is taken back by its own press.
+    await screen.findByText(`Without ${second}`)
+    for (const chip of screen.getAllByText(/ stays in$|^Without /))
+      fireEvent.click(chip.parentElement?.querySelector('svg') as unknown as HTMLElement)
+    await waitFor(() => expect(screen.queryByText(/ stays in$|^Without /)).toBeNull())
+    fireEvent.click(screen.getByRole('button', { name: '2 kinds' }))
+    await waitFor(async () => expect(await names()).toEqual([first, second]))
+  })
+
   it('is taken with one press, all of its fish with one decision, and may be taken once', async () => {
     const server = await openPage('/dishes/stew/pot?fish=2', KITCHEN)
     const names = within(await pot())

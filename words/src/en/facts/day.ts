@@ -4,6 +4,8 @@ import type { FactCodeOf } from '@tender-gill/core'
 export const DAY_WORDS: Readonly<Record<FactCodeOf<'day'>, string>> = {
   'pot.too-few': 'Only {fish, plural, =0 {no fish} one {one fish} other {# fish}} pass what this dish must have, and {wanted} are wanted.',
   'pot.unfilled': 'No fish that passes fills the place of the {roles} one.',
+  'pot.held-out': '{Fish} cannot go in. {gate}',
+  'pot.held-out.opens': '{Fish} cannot go in. {gate} {open}',
   'pot.none': 'No set of different fish fills every place.',
   'slab.price.usual': 'at its usual price for the month',
   'slab.price.below': '{share} below its usual price for the month',
