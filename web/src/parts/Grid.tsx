@@ -12,7 +12,7 @@ interface Props<R extends GridValidRowModel & { readonly id: GridRowId }> {
   readonly rows: readonly R[]
   readonly columns: readonly GridColDef<R>[]
   readonly sortedBy?: GridSortModel[number]
-  /** Rows as tall as what is said in them, not one line each. */
+  /** Rows as tall as what is said in them, not one line each; all of them stand in the page, to be found by whoever searches it. */
   readonly tall?: boolean
 }
 
@@ -36,6 +36,7 @@ export function Grid<R extends GridValidRowModel & { readonly id: GridRowId }>({
           initialState={sortedBy ? { sorting: { sortModel: [sortedBy] } } : {}}
           rowHeight={ROW_PX}
           columnHeaderHeight={HEAD_PX}
+          disableVirtualization={tall}
           getRowHeight={tall ? () => 'auto' : undefined}
           nonce={readStyleNonce()}
           hideFooter={rows.length <= PAGE}

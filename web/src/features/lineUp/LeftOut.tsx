@@ -1,11 +1,13 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import useMediaQuery from '@mui/material/useMediaQuery'
 import type { Brief, Gate, LeftOutFish } from '@tender-gill/contract'
 import { applyOpenings } from '@tender-gill/core'
 import { GATE_LABEL } from '../../reader/index.ts'
 import { useState } from 'react'
 import { INK } from '../../theme.ts'
+import { LeftOutGrid } from './LeftOutGrid.tsx'
 
 interface Props {
   readonly leftOut: readonly LeftOutFish[]
@@ -24,6 +26,7 @@ function countGates(leftOut: readonly LeftOutFish[]): readonly (readonly [Gate, 
 /** Who was left out and why, counted by reason; each with what would let it in. */
 export function LeftOut({ leftOut, brief, shown = false, onOpen }: Props) {
   const [open, setOpen] = useState(shown)
+  const wide = useMediaQuery('(min-width: 901px)')
   if (leftOut.length === 0) return null
   return (
     <Box component="section" aria-label="Left out" sx={{ borderTop: `1px solid ${INK.hairline}`, p: 1 }}>
@@ -37,7 +40,8 @@ export function LeftOut({ leftOut, brief, shown = false, onOpen }: Props) {
           {open ? 'Fold away' : 'Show who and why'}
         </Button>
       </Typography>
-      {open && (
+      {open && wide && <LeftOutGrid leftOut={leftOut} onOpen={(opens) => onOpen(applyOpenings(brief, opens))} />}
+      {open && !wide && (
         <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
           {leftOut.map(({ species, common, gate, sentence, opensIf, opens }) => (
             <Box component="li" key={species} sx={{ py: 0.75, borderTop: `1px solid ${INK.hairline}` }}>
