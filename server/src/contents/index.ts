@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import stringify from 'json-stable-stringify'
+import stringify from 'fast-json-stable-stringify'
 
 /** Canonical JSON, so that the same contents have the same name whatever order their fields came in. */
 export const toCanonical = (value: unknown): string => stringify(value) ?? 'null'

@@ -1,4 +1,4 @@
-import stringify from 'json-stable-stringify'
+import stringify from 'fast-json-stable-stringify'
 import { startTransition, useEffect, useRef, useState } from 'react'
 import { useDispatch } from 'react-redux'
 import { api } from '../api/api.ts'

@@ -1,4 +1,3 @@
-import { Workbox } from 'workbox-window'
 import { ANSWERED_LATE } from './kept.ts'
 
 /** Whether this browser may keep pages from this address: only where it is secure. */
@@ -14,9 +13,13 @@ let asked = false
 export function keepForOffline(onStale: () => void): void {
   if (asked || !canBeKept() || !import.meta.env.PROD) return
   asked = true
-  const worker = new Workbox('/service-worker.js')
   const isFirst = navigator.serviceWorker.controller === null
-  worker.addEventListener('controlling', () => isFirst && onStale())
   navigator.serviceWorker.addEventListener('message', ({ data }) => data === ANSWERED_LATE && onStale())
-  void worker.register().catch(() => undefined)
+  void (async () => {
+    const { Workbox } = await import('workbox-window')
+    const worker = new Workbox('/service-worker.js')
+    worker.addEventListener('controlling', () => isFirst && onStale())
+    await worker.register()
+    // A page that cannot be kept is a page all the same.
+  })().catch(() => undefined)
 }

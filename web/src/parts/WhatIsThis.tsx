@@ -1,17 +1,17 @@
 import Box from '@mui/material/Box'
 import IconButton from '@mui/material/IconButton'
-import Popover from '@mui/material/Popover'
-import Typography from '@mui/material/Typography'
-import { useState } from 'react'
-import { Link } from 'react-router'
+import { lazy, Suspense, useState } from 'react'
 import { HEADING, INK } from '../theme.ts'
-import { EXPLANATIONS, type Explained } from './explanations.ts'
+import { EXPLAINED, type Explained as About } from './explained.ts'
+
+// Fetched when it is first asked.
+const Explanation = lazy(() => import('./Explanation.tsx'))
 
 /** A small question mark beside a drawing or a figure: what it is, in a few words, and where more of it is told. */
-export function WhatIsThis({ about }: { readonly about: Explained }) {
+export function WhatIsThis({ about }: { readonly about: About }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null)
-  const { title, words, at } = EXPLANATIONS[about]
-  const close = () => setAnchor(null)
+  const [opened, setOpened] = useState(false)
+  const title = EXPLAINED[about]
   return (
     <Box component="span" sx={{ '@media print': { display: 'none' } }}>
       <IconButton
@@ -19,7 +19,10 @@ export function WhatIsThis({ about }: { readonly about: Explained }) {
         aria-label={`What is this: ${title}?`}
         aria-haspopup="dialog"
         aria-expanded={anchor !== null}
-        onClick={({ currentTarget }) => setAnchor(currentTarget)}
+        onClick={({ currentTarget }) => {
+          setAnchor(currentTarget)
+          setOpened(true)
+        }}
         sx={{
           // Drawn small beside what it explains, and as large as a thumb to press.
           width: 24,
@@ -35,21 +38,11 @@ export function WhatIsThis({ about }: { readonly about: Explained }) {
       >
         ?
       </IconButton>
-      <Popover
-        open={anchor !== null}
-        anchorEl={anchor}
-        onClose={close}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-        slotProps={{ paper: { role: 'dialog', 'aria-label': title, sx: { maxWidth: 360, p: 2 } } }}
-      >
-        <Typography component="h2" variant="h3" gutterBottom>
-          {title}
-        </Typography>
-        <Typography gutterBottom>{words}</Typography>
-        <Link to={`/help#${at}`} onClick={close} style={{ color: INK.kelp }}>
-          How it is worked out
-        </Link>
-      </Popover>
+      {opened && (
+        <Suspense fallback={null}>
+          <Explanation about={about} anchor={anchor} onClose={() => setAnchor(null)} />
+        </Suspense>
+      )}
     </Box>
   )
 }

@@ -1,16 +1,12 @@
 import Button from '@mui/material/Button'
-import Divider from '@mui/material/Divider'
-import Menu from '@mui/material/Menu'
-import MenuItem from '@mui/material/MenuItem'
 import { styled } from '@mui/material/styles'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { useKitchenQuery, useKitchensQuery } from '../api/api.ts'
-import { kitchenPath } from '../kitchen/index.ts'
-import { FishSearch } from '../parts/FishSearch.tsx'
+import { FishSearch } from '../parts/fishSearch/index.ts'
 import { HEADING, INK } from '../theme.ts'
 import { KitchenSwitch } from './KitchenSwitch.tsx'
+import { PlacesButton } from './PlacesButton.tsx'
 
 const Bar = styled('header')({
   display: 'flex',
@@ -67,45 +63,6 @@ function Search() {
   )
 }
 
-/** Rooms and kitchens behind one button, where there is no room for them in the bar. */
-function RoomsMenu() {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null)
-  const { data: kitchens = [] } = useKitchensQuery()
-  const { data: kitchen } = useKitchenQuery()
-  const close = () => setAnchor(null)
-  return (
-    <>
-      <Button
-        color="inherit"
-        aria-haspopup="menu"
-        aria-expanded={anchor !== null}
-        onClick={({ currentTarget }) => setAnchor(currentTarget)}
-      >
-        Menu
-      </Button>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={close} slotProps={{ list: { 'aria-label': 'Rooms and kitchens' } }}>
-        {ROOMS.map(([to, label]) => (
-          <MenuItem key={to} component={Link} to={to} onClick={close} sx={{ minHeight: 48 }}>
-            {label}
-          </MenuItem>
-        ))}
-        <Divider />
-        {kitchens.map(({ id, name }) => (
-          <MenuItem
-            key={id}
-            selected={id === kitchen?.id}
-            sx={{ minHeight: 48 }}
-            // Another kitchen is another page: nothing of this one goes along.
-            onClick={() => (id === kitchen?.id ? close() : window.location.assign(`${kitchenPath(id)}/`))}
-          >
-            {name}
-          </MenuItem>
-        ))}
-      </Menu>
-    </>
-  )
-}
-
 /** The name, the search, the rooms and the kitchen; on a phone one bar, with the search and the rest a press away. */
 export function TopBar() {
   const narrow = useMediaQuery('(max-width: 900px)')
@@ -123,7 +80,13 @@ export function TopBar() {
         <Button color="inherit" aria-expanded={finds} onClick={() => setFinds(!finds)} sx={{ ml: 'auto' }}>
           Find
         </Button>
-        <RoomsMenu />
+        <PlacesButton menu="Rooms and kitchens" rooms={ROOMS}>
+          {(props) => (
+            <Button {...props} color="inherit">
+              Menu
+            </Button>
+          )}
+        </PlacesButton>
         {finds && <Search />}
       </Bar>
     )

@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import Chip from '@mui/material/Chip'
 import Typography from '@mui/material/Typography'
 import type { ServingRecord, Method } from '@tender-gill/contract'
 import { isOver, listComing, listTaken, pickPerDish } from '@tender-gill/core'
@@ -73,7 +72,14 @@ function DishLine({ record, state, onRemove, onAgain }: DishLineProps) {
         <Typography variant="body2" color="text.secondary">
           {choice ? 'taken' : leader ? `leads, fit ${leader.fit.toFixed(0)}, of ${leader.count} that can` : ' '}
         </Typography>
-        {state && <Chip size="small" variant="outlined" label={state} sx={{ mt: 0.5 }} />}
+        {state && (
+          <Box
+            component="span"
+            sx={{ ...{ display: 'inline-block', mt: 0.5, px: 1, border: 1, borderColor: 'divider' }, ...{ borderRadius: 2, fontSize: 13 } }}
+          >
+            {state}
+          </Box>
+        )}
       </Box>
       <Box sx={{ gridColumn: { xs: '2', md: 'auto' }, justifySelf: 'start', display: 'flex', flexDirection: { xs: 'row', md: 'column' } }}>
         <Button size="small" onClick={() => onAgain(record)} aria-label={`Serve ${named} once more`}>

@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography'
 import type { Entry } from '@tender-gill/contract'
 import { useState } from 'react'
 import { useAnswer, useSheet } from '../../engine/index.ts'
-import { FishSearch } from '../../parts/FishSearch.tsx'
+import { FishSearch } from '../../parts/fishSearch/index.ts'
 import { OneOf } from '../../parts/OneOf.tsx'
 import { useWriteLine } from './useWriteLines.ts'
 

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box'
 import Chip from '@mui/material/Chip'
 import { nameQuestion, useAnswer, useSheet } from '../../engine/index.ts'
-import { FishSearch } from '../../parts/FishSearch.tsx'
+import { FishSearch } from '../../parts/fishSearch/index.ts'
 import type { PotHand } from './usePotHand.ts'
 
 /** What a hand put in and took out, each put back with one press, and a field to put in another fish. */

@@ -1,22 +1,12 @@
 import Autocomplete from '@mui/material/Autocomplete'
-import InputBase from '@mui/material/InputBase'
 import { styled } from '@mui/material/styles'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { FishHit, SharedName } from '@tender-gill/names'
-import { useAnswer, useSheet } from '../engine/index.ts'
-import { INK } from '../theme.ts'
+import { useAnswer, useSheet } from '../../engine/index.ts'
+import { INK } from '../../theme.ts'
+import { SearchField } from './SearchField.tsx'
 
-const Field = styled(InputBase)({
-  width: '100%',
-  height: 40,
-  padding: '0 14px',
-  borderRadius: 4,
-  color: 'inherit',
-  border: `1px solid ${INK.slate}`,
-  '&.Mui-focused': { outline: `2px solid ${INK.kelp}`, outlineOffset: 2 },
-  '& input::placeholder': { color: 'inherit', opacity: 0.8 },
-})
 const Line = styled('li')({
   '&.MuiAutocomplete-option': { display: 'block', minHeight: 44, padding: '10px 12px', borderRadius: 4 },
   '&.MuiAutocomplete-option.Mui-focused': { background: INK.brine, outline: `2px solid ${INK.kelp}` },
@@ -68,19 +58,24 @@ function listChoices(hits: readonly FishHit[], shared: SharedName | null, { toFi
 
 const NONE: readonly Choice[] = []
 
-interface Props {
+export interface FishSearchProps {
   readonly label: string
   readonly focusKey?: boolean
   readonly onPick: (species: string) => void
   /** Whether one looks around, and a name that several fish share may lead to their page. */
   readonly lookAround?: boolean
 }
+interface Props extends FishSearchProps {
+  readonly text: string
+  readonly onText: (text: string) => void
+  /** Whether whoever types was here already before the list came. */
+  readonly focused: boolean
+}
 
-/** Finds a fish by any name it is sold under: arrows choose, Enter opens; Escape empties it, and whoever turns to something else closes the list. */
-export function FishSearch({ label, focusKey = false, lookAround = false, onPick }: Props) {
+/** The fish that answer to what is typed: arrows choose, Enter opens; Escape empties it, and whoever turns to something else closes the list. */
+export function FishSearchList({ label, focusKey = false, lookAround = false, onPick, text, onText, focused }: Props) {
   const navigate = useNavigate()
   const sheet = useSheet()
-  const [text, setText] = useState('')
   const [away, setAway] = useState(false)
   const asked = text.trim()
   const answer = useAnswer(sheet, sheet && asked !== '' ? `${sheet.name}|${asked}` : null, async (desk) => {
@@ -98,7 +93,7 @@ export function FishSearch({ label, focusKey = false, lookAround = false, onPick
       open={asked !== '' && answer !== undefined && !away}
       onOpen={() => setAway(false)}
       onClose={(_, why) => {
-        if (why === 'escape') setText('')
+        if (why === 'escape') onText('')
         if (why === 'blur') setAway(true)
       }}
       forcePopupIcon={false}
@@ -106,12 +101,12 @@ export function FishSearch({ label, focusKey = false, lookAround = false, onPick
       inputValue={text}
       onInputChange={(_, typed, why) => {
         if (why === 'input' || why === 'clear') {
-          setText(typed)
+          onText(typed)
           setAway(false)
         }
       }}
       onChange={(_, choice) => {
-        setText('')
+        onText('')
         choice?.open()
       }}
       options={choices}
@@ -131,11 +126,7 @@ export function FishSearch({ label, focusKey = false, lookAround = false, onPick
         </Line>
       )}
       renderInput={({ slotProps: { input, htmlInput } }) => (
-        <Field
-          ref={input.ref}
-          placeholder={label}
-          inputProps={{ ...htmlInput, 'aria-label': label, 'data-focus-key': focusKey ? '/' : undefined, spellCheck: false }}
-        />
+        <SearchField ref={input.ref} label={label} focusKey={focusKey} autoFocus={focused} inputProps={htmlInput} />
       )}
     />
   )

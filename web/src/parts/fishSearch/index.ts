@@ -1,0 +1,1 @@
+export { FishSearch } from './FishSearch.tsx'
