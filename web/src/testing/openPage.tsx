@@ -50,6 +50,9 @@ const matchMedia = (query: string) => ({
   onchange: null,
 })
 
+// jsdom scrolls nothing.
+HTMLElement.prototype.scrollIntoView = () => undefined
+
 /** Whether something is hidden is said in its own attributes here; the sheets of a page are worked out in the browser's journeys. */
 const getComputedStyle = (element: HTMLElement) => element.style
 
