@@ -6,6 +6,7 @@ export default defineConfig({
   html: { cspNonce: '__CSP_NONCE__' },
   build: {
     ...{ assetsInlineLimit: 0, modulePreload: { polyfill: false }, target: 'es2022' },
+    chunkSizeWarningLimit: 800,
     // What every first page needs comes as one file: packed together it is an eighth smaller than in sixty pieces.
     rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'ground', tags: ['$initial'] }] } } },
   },

@@ -132,7 +132,10 @@ describe('a notice', () => {
 })
 
 describe('why a command was not carried out', () => {
-  const problem = (status: number, details: object) => ({ status, data: { type: 'about:blank', title: 't', status, problems: [], ...details } })
+  const problem = (status: number, details: object) => ({
+    status,
+    data: { type: 'about:blank', title: 't', status, problems: [], ...details },
+  })
 
   it('is told by what it means for what was typed: nothing was stored, and what to do', () => {
     expect(describeFailure({ status: 'FETCH_ERROR', error: 'x' })).toMatch(/does not answer/)

@@ -64,6 +64,33 @@ describe('the search of every page', () => {
   })
 })
 
+describe('what is fetched when it is turned to', () => {
+  it('keeps what is typed before the list of fish has come, and whoever types in the field', async () => {
+    await openPage('/', KITCHEN)
+    const search = () => screen.findByRole<HTMLInputElement>('combobox', { name: 'Find a fish by any market name' })
+    const first = await search()
+    first.focus()
+    fireEvent.change(first, { target: { value: 'cabi' } })
+    await screen.findByRole('listbox', { name: 'Fish found' })
+    const now = await search()
+    expect(now.value).toBe('cabi')
+    expect(document.activeElement).toBe(now)
+  })
+
+  it('opens the kitchens from the bar, and gives the focus back when they are shut', async () => {
+    await openPage('/', KITCHEN)
+    const button = await screen.findByRole('button', { name: /^Kitchen: / })
+    button.focus()
+    fireEvent.click(button)
+    const menu = await screen.findByRole('menu', { name: 'Kitchens' })
+    expect(button.getAttribute('aria-expanded')).toBe('true')
+    fireEvent.keyDown(menu, { key: 'Escape' })
+    await waitFor(() => expect(screen.queryByRole('menu')).toBeNull())
+    expect(button.getAttribute('aria-expanded')).toBe('false')
+    expect(document.activeElement).toBe(button)
+  })
+})
+
 describe('a page that is not there', () => {
   it('says so and leads back', async () => {
     await openPage('/dishes/stew/nowhere', KITCHEN)
