@@ -15,7 +15,9 @@ export default defineConfig({
     browserName: 'chromium',
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
-    trace: 'retain-on-failure',
+    // What went wrong is told by the page as it stood at each step, and by a picture of its end; a film of everything costs every journey dearly.
+    trace: { mode: 'retain-on-failure', screenshots: false },
+    screenshot: 'only-on-failure',
     // Requests are seen and broken by journeys; the one that is about having no reception lets the worker in.
     serviceWorkers: 'block',
     launchOptions: {

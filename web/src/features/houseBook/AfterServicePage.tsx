@@ -2,6 +2,7 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import { ArrowLeftIcon, ArrowRightIcon } from '@mui/x-date-pickers/icons'
 import type { AfterService } from '@tender-gill/contract'
 import { addDays, foldActs, isServedLine } from '@tender-gill/core'
 import { Link } from 'react-router'
@@ -112,9 +113,9 @@ export default function AfterServicePage() {
           variant="outlined"
           aria-label="The day before"
           onClick={() => go(addDays(day, -1))}
-          sx={{ minHeight: 44, minWidth: 44, fontSize: 24, lineHeight: 1 }}
+          sx={{ minHeight: 44, minWidth: 44, p: 0 }}
         >
-          ‹
+          <ArrowLeftIcon />
         </Button>
         <DayField label="Day" value={day} onChange={go} width={200} />
         <Button
@@ -122,9 +123,9 @@ export default function AfterServicePage() {
           aria-label="The day after"
           disabled={day >= kitchen.today}
           onClick={() => go(addDays(day, 1))}
-          sx={{ minHeight: 44, minWidth: 44, fontSize: 24, lineHeight: 1 }}
+          sx={{ minHeight: 44, minWidth: 44, p: 0 }}
         >
-          ›
+          <ArrowRightIcon />
         </Button>
       </Box>
       <ServedDishes day={day} />
