@@ -11,7 +11,7 @@ const PATIENCE = { testTimeout: LONG ? 600_000 : 60_000, hookTimeout: 120_000 }
 const SHARED = { isolate: false }
 
 /** Tests of no page that look at what a browser keeps. */
-const NEEDS_A_PAGE = ['web/src/state/store.test.ts']
+const NEEDS_A_PAGE = ['web/src/askAhead.test.ts', 'web/src/state/store.test.ts']
 
 const node = (name: string, include: string[], options: object = {}) => ({
   test: { name, environment: 'node' as const, include, ...PATIENCE, ...options },

@@ -5,12 +5,14 @@ import { ThemeProvider } from '@mui/material/styles'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import type { Kitchen } from '@tender-gill/contract'
+import { askAhead } from './askAhead.ts'
 import { listenForChanges } from './api/listenForChanges.ts'
 import { startEngine } from './engine/index.ts'
 import './fonts.ts'
-import { chooseKitchen, kitchenPath, readKitchen, readLastKitchen, rememberKitchen } from './kitchen/index.ts'
+import { forgetKitchen, kitchenPath, pathInKitchen, readKitchen, readLastKitchen, rememberKitchen } from './kitchen/index.ts'
+import { fetchPage } from './pages.ts'
 import { Root } from './Root.tsx'
-import { createStore } from './state/store.ts'
+import { createStore, type AppStore } from './state/store.ts'
 import { readStyleNonce } from './styleNonce.ts'
 import { theme } from './theme.ts'
 
@@ -19,37 +21,55 @@ const cache = createCache({ key: 'tg', prepend: true, ...(nonce ? { nonce } : {}
 const root = document.getElementById('root')
 if (!root) throw new Error('the page has no root')
 
+/** A page that comes within this time is drawn at once, without anything in its place before. */
+const PAGE_PATIENCE_MS = 300
+
+const engine = startEngine()
+const named = readKitchen(window.location.pathname)
+const page = pathInKitchen(window.location.pathname)
+
 const TRY_AGAIN_MS = 2_000
 
-/** The kitchen of this tab: as the address names it, else the one of last time or the first; the address names it from then on. */
+/** The first kitchen that is kept here. */
 async function findKitchen(): Promise<string> {
-  const named = readKitchen(window.location.pathname)
-  if (named !== undefined) return named
   for (;;) {
     const answer = await fetch('/api/kitchens').catch(() => undefined)
-    const kept = answer?.ok ? ((await answer.json()) as readonly Kitchen[]) : undefined
-    const id = kept && chooseKitchen(kept, readLastKitchen(localStorage))
-    if (id !== undefined) {
-      window.history.replaceState(null, '', `${kitchenPath(id)}${window.location.pathname}${window.location.search}`)
-      return id
-    }
+    const [first] = answer?.ok ? ((await answer.json()) as readonly Kitchen[]) : []
+    if (first) return first.id
     await new Promise((resolve) => setTimeout(resolve, TRY_AGAIN_MS))
   }
 }
 
-const kitchenId = await findKitchen()
-rememberKitchen(localStorage, kitchenId)
-const client = crypto.randomUUID()
-const store = createStore({ kitchenId, client, storage: localStorage })
-listenForChanges({ kitchenId, client, dispatch: store.dispatch })
+function draw(store: AppStore, kitchenId: string): void {
+  createRoot(root as HTMLElement).render(
+    <StrictMode>
+      <CacheProvider value={cache}>
+        <ThemeProvider theme={theme}>
+          <CssBaseline />
+          <Root store={store} engine={engine} kitchenId={kitchenId} />
+        </ThemeProvider>
+      </CacheProvider>
+    </StrictMode>,
+  )
+}
 
-createRoot(root).render(
-  <StrictMode>
-    <CacheProvider value={cache}>
-      <ThemeProvider theme={theme}>
-        <CssBaseline />
-        <Root store={store} engine={startEngine()} kitchenId={kitchenId} />
-      </ThemeProvider>
-    </CacheProvider>
-  </StrictMode>,
-)
+/** Nothing is awaited outside of this: the pages that are fetched stand on this module, and wait for it to be done. */
+async function start(): Promise<void> {
+  const fetched = fetchPage(page, PAGE_PATIENCE_MS)
+  // The kitchen of this tab: as the address names it, else the one of last time, else the first; the address names it from then on.
+  const kitchenId = named ?? readLastKitchen(localStorage) ?? (await findKitchen())
+  if (named === undefined) window.history.replaceState(null, '', `${kitchenPath(kitchenId)}${page}${window.location.search}`)
+  rememberKitchen(localStorage, kitchenId)
+  const client = crypto.randomUUID()
+  const store = createStore({ kitchenId, client, storage: localStorage })
+  listenForChanges({ kitchenId, client, dispatch: store.dispatch })
+  const asked = askAhead({ store, engine, path: page })
+  await fetched
+  draw(store, kitchenId)
+  if ((await asked) !== false) return
+  forgetKitchen(localStorage)
+  // The kitchen of last time is kept no more: the first one is walked into. One that the address names is told.
+  if (named === undefined) window.location.replace(`${page}${window.location.search}`)
+}
+
+void start()

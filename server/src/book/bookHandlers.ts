@@ -2,7 +2,7 @@ import { SourceSpecies, type SpeciesImportReport } from '@tender-gill/contract'
 import { randomUUID } from 'node:crypto'
 import type { Compute } from '../compute/index.ts'
 import type { Database } from '../database/openDatabase.ts'
-import { asFile } from '../http/answered.ts'
+import { asFile, asPackedJson } from '../http/answered.ts'
 import { notFound } from '../http/errors.ts'
 import type { HandlersOf } from '../http/serveOperations.ts'
 import { houseSpeciesMapping } from '../records/mappings.ts'
@@ -25,7 +25,7 @@ export function createBookHandlers({
 > {
   const hand = createRecordRepository(db, now, houseSpeciesMapping)
   return {
-    speciesSheets: ({ kitchen, signal }) => compute.ask('speciesSheets', kitchen, null, signal),
+    speciesSheets: async ({ kitchen, signal }) => asPackedJson(await compute.ask('speciesSheets', kitchen, null, signal)),
     speciesSheet: ({ kitchen, params, signal }) => compute.ask('speciesSheet', kitchen, params, signal),
     /** What stands written under a name; nothing where the name is no species. */
     speciesSource: async ({ kitchen, params, signal }) => {

@@ -1,9 +1,11 @@
 import { exportSpecies, findShipped, importSpecies, listSources, toPatch, type ImportResult } from '@tender-gill/catalogue'
 import type { HouseSpeciesInput, SpeciesImport, SpeciesSheet } from '@tender-gill/contract'
+import { packJson } from '../compute/packJson.ts'
 import type { Study } from '../compute/study.ts'
 import { notFound } from '../http/errors.ts'
 
-const speciesSheets: Study<null, readonly SpeciesSheet[]> = async (desk, kitchen) => (await desk.books.read(kitchen.id)).sheets
+/** Every species of the book, packed for the way. */
+const speciesSheets: Study<null, Uint8Array> = async (desk, kitchen) => packJson((await desk.books.read(kitchen.id)).sheets)
 
 const speciesSheet: Study<{ readonly name: string }, SpeciesSheet> = async (desk, kitchen, { name }) => {
   const { sheets, findSpecies } = await desk.books.read(kitchen.id)

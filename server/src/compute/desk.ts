@@ -43,6 +43,7 @@ export function createDesk(db: Database, now: () => Date) {
   return {
     ...records,
     now,
+    kitchens,
     lists,
     absences,
     books,

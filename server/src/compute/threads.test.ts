@@ -40,6 +40,22 @@ describe('a thread that computes', () => {
     expect((await threads.ask('sheetName', kitchen, {})).snapshot).not.toBe(before.snapshot)
   })
 
+  it('tells what it told before as long as it holds, and anew once anything in the kitchen changed', async () => {
+    const days = { from: '2026-06-13', to: '2026-06-19' }
+    const before = await server.compute.ask('coverCard', kitchen, days)
+    expect(await server.compute.ask('coverCard', kitchen, { to: days.to, from: days.from })).toBe(before)
+    expect(await server.compute.ask('coverCard', kitchen, { ...days, to: '2026-06-18' })).not.toBe(before)
+    const { status, body: serving } = await server.call('/api/servings', {
+      method: 'POST',
+      body: { brief: { ...brief, dish: 'Skewers of the fourteenth', date: '2026-06-14', covers: 4 } },
+    })
+    expect(status).toBe(201)
+    const after = await server.compute.ask('coverCard', kitchen, days)
+    expect(after).not.toEqual(before)
+    await server.call(`/api/servings/${serving.id}`, { method: 'DELETE', headers: { 'If-Match': `"${serving.revision}"` } })
+    expect(await server.compute.ask('coverCard', kitchen, days)).toEqual(before)
+  })
+
   it('tells of a database that is away in the words of its driver, so that it is known for what it is', () => {
     const away = new Error('Failed query: select', { cause: new Error('timeout exceeded when trying to connect') })
     const told = toMessage(1, away)

@@ -1,3 +1,5 @@
+import { promisify } from 'node:util'
+import { brotliDecompress } from 'node:zlib'
 import { Router, type Request, type Response } from 'express'
 import {
   operations,
@@ -110,7 +112,17 @@ const toTold = (operation: Operation, address: string, answer: unknown, words: W
   }
 }
 
-function send(res: Response, { status, headers, body }: Told): void {
+const unpack = promisify(brotliDecompress)
+
+async function send(req: Request, res: Response, { status, headers, body }: Told): Promise<void> {
+  const { 'Content-Encoding': encoding, ...rest } = headers
+  if (encoding === 'br' && Buffer.isBuffer(body) && req.acceptsEncodings('br') === false) {
+    res
+      .status(status)
+      .set(rest)
+      .send(await unpack(body))
+    return
+  }
   res.status(status).set({ ...headers })
   if (typeof body === 'string' || Buffer.isBuffer(body)) res.send(body)
   else res.json(body)
@@ -141,13 +153,17 @@ export function serveOperations({ db, now, kitchens }: ServeDeps, handlers: Hand
       const actor = readName(req, 'Client')
       const answer = await handle(asked)
       const words = createWords(readerOf(req))
-      if (typeof answer !== 'function') return send(res, toTold(operation, address, answer, words))
+      if (typeof answer !== 'function') return send(req, res, toTold(operation, address, answer, words))
       const commit = answer as Commit<unknown>
       const order = {
         ...{ kitchenId: kitchen.id, actor, touches: operation.touches },
         key: key === null ? null : { name: key, asked: nameContents([name, params, asked.revision, req.body]) },
       }
-      send(res, await commitChange({ db, now }, order, async (tx, touch) => toTold(operation, address, await commit(tx, touch), words)))
+      await send(
+        req,
+        res,
+        await commitChange({ db, now }, order, async (tx, touch) => toTold(operation, address, await commit(tx, touch), words)),
+      )
     }
     const method = operation.method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
     for (const path of pathsOf(operation))

@@ -20,12 +20,23 @@ describe('the offers of a day', () => {
   it('are called by a name, and fetched under it packed and for good', async () => {
     const { date, snapshot } = await nameOf()
     expect(date).toBe('2026-06-13')
-    const fetched = await fetch(`${server.address}/api/kitchens/lantern-house/sheets/${date}/${snapshot}`)
+    const address = `${server.address}/api/kitchens/lantern-house/sheets/${date}/${snapshot}`
+    const fetched = await fetch(address, { headers: { 'Accept-Encoding': 'br' } })
     expect(fetched.headers.get('cache-control')).toContain('immutable')
     expect(fetched.headers.get('content-encoding')).toBe('br')
     const sheet = parseOfferSheet(await fetched.json())
     expect(sheet).toMatchObject({ ok: true, value: { date, snapshot } })
     expect((await call(`/api/offers?date=${date}`)).body).toEqual(sheet.ok ? sheet.value : null)
+  })
+
+  it('come unpacked to one who cannot unpack them', async () => {
+    const { date, snapshot } = await nameOf()
+    const address = `${server.address}/api/kitchens/lantern-house/sheets/${date}/${snapshot}`
+    const plain = await fetch(address, { headers: { 'Accept-Encoding': 'identity' } })
+    expect(plain.headers.get('content-encoding')).toBeNull()
+    expect(plain.headers.get('cache-control')).toContain('immutable')
+    const packed = await fetch(address, { headers: { 'Accept-Encoding': 'br' } })
+    expect(await plain.json()).toEqual(await packed.json())
   })
 
   it('have another name on another day, and the former name still gives the former offers', async () => {

@@ -7,6 +7,9 @@ import type { FleshPrintSource } from '../drawings/fleshPrint.ts'
 export const BOOK_TRAITS = [...TEXTURE_KEYS, 'weight', 'thickness'] as const
 export type BookTrait = (typeof BOOK_TRAITS)[number]
 
+/** Best fit of a species for each way of cooking, over its usual cuts; left out where no offer can do it. */
+export type MethodFits = Readonly<Partial<Record<Method, number>>>
+
 /** One species as a line of the book. */
 export interface BookRow extends Pick<
   SpeciesSheet,
@@ -18,8 +21,8 @@ export interface BookRow extends Pick<
   readonly states: readonly ResolvedOffer['state'][]
   readonly forms: readonly ResolvedOffer['forms'][number]['form'][]
   readonly traits: Readonly<Record<BookTrait, number>>
-  /** Best fit for each way of cooking, over its usual cuts; left out where no offer can do it. */
-  readonly fits: Readonly<Partial<Record<Method, number>>>
+  /** Null until they are worked out. */
+  readonly fits: MethodFits | null
   readonly allergen: Allergen
   readonly mercury: MercuryClass
   /** Short words for what can hurt or is closed. */
@@ -46,8 +49,8 @@ const cutsOf = (method: Method): readonly Format[] => {
   return usual.filter((format, i) => i === 0 || format === 'whole')
 }
 
-/** Best fit of every species for every method, over the usual cuts. */
-export function fitMethods(sheet: OfferSheet, today: string): ReadonlyMap<string, Partial<Record<Method, number>>> {
+/** Best fit of every species for every method, over the usual cuts; a step for each way and cut. */
+export function* stepMethodFits(sheet: OfferSheet, today: string): Generator<void, ReadonlyMap<string, MethodFits>> {
   const fits = new Map<string, Partial<Record<Method, number>>>()
   const visible: OfferSheet = { ...sheet, offers: sheet.offers.map((offer) => (offer.hidden ? { ...offer, hidden: false } : offer)) }
   for (const method of METHODS)
@@ -60,13 +63,13 @@ export function fitMethods(sheet: OfferSheet, today: string): ReadonlyMap<string
         const own = fits.get(species) ?? {}
         if (fit.fit > (own[method] ?? -1)) fits.set(species, { ...own, [method]: fit.fit })
       }
+      yield
     }
   return fits
 }
 
-/** The book as lines, by common name. */
-export function listBookRows(species: readonly SpeciesSheet[], sheet: OfferSheet, today: string): readonly BookRow[] {
-  const fits = fitMethods(sheet, today)
+/** The book as lines, by common name, before any fits are worked out. */
+export function listBookRows(species: readonly SpeciesSheet[]): readonly BookRow[] {
   const rows = species.flatMap((entry): BookRow[] => {
     const [first] = entry.offers
     if (!first) return []
@@ -102,7 +105,7 @@ export function listBookRows(species: readonly SpeciesSheet[], sheet: OfferSheet
           weight: weightG.typical,
           thickness: depthMm.typical,
         },
-        fits: fits.get(entry.species) ?? {},
+        fits: null,
         allergen: entry.allergen,
         mercury: first.mercury,
         warnings: listWarnings(first, entry),

@@ -46,9 +46,9 @@ import { createWords, readReader, type Words } from '@tender-gill/words'
 import { createCookAnswers } from './cookAnswers.ts'
 import { createPracticeAnswers } from './practiceAnswers.ts'
 import { createCounterAnswers } from './counterAnswers.ts'
-import { listBookRows, type BookRow } from './bookRows.ts'
+import { listBookRows, stepMethodFits, type BookRow, type MethodFits } from './bookRows.ts'
 import type { FishHit, SharedName } from '@tender-gill/names'
-import { createSheetDesk, type Laid } from './sheetDesk.ts'
+import { createBookDesk, createSheetDesk, type Laid } from './sheetDesk.ts'
 import type { SheetRef } from './sheetRef.ts'
 import type {
   OnlyOffered,
@@ -66,6 +66,12 @@ import type {
   ShownStandIns,
 } from './questions.ts'
 import type { SheetShelf } from './sheetShelf.ts'
+
+/** A fish as it is chosen from a list. */
+export interface FishName {
+  readonly species: string
+  readonly common: string
+}
 
 const SLICE_MS = 30
 const MOST_KEPT = 40
@@ -113,6 +119,7 @@ export function createEngine(shelf: SheetShelf) {
   let words = createWords()
   const tell: Words['tell'] = (answer) => words.tell(answer)
   const open = createSheetDesk(shelf)
+  const entries = createBookDesk()
   /** Counts the studies of shares: the newest alone goes on. */
   let study = 0
   return {
@@ -289,17 +296,31 @@ export function createEngine(shelf: SheetShelf) {
     ...createPracticeAnswers({ open, tell }),
     search: async (ref: SheetRef, text: string): Promise<readonly FishHit[]> => (await open(ref)).search().find(text),
     sharedName: async (ref: SheetRef, text: string): Promise<SharedName | null> => (await open(ref)).search().findShared(text),
-    /** The book as lines, with the best fit of each fish for each way of cooking. */
-    book: async (ref: SheetRef): Promise<readonly BookRow[]> => {
+    /** Fetches a sheet before anybody asks a question on it. */
+    lay: async (ref: SheetRef): Promise<void> => void (await open(ref)),
+    /** The book as lines, before any fits are worked out. */
+    book: async (ref: SheetRef): Promise<readonly BookRow[]> => listBookRows(await entries.all(ref)),
+    /** The best fit of each fish for each way of cooking; other questions are answered in between. */
+    methodFits: async (ref: SheetRef): Promise<ReadonlyMap<string, MethodFits>> => {
       const laid = await open(ref)
-      const species = await laid.species()
-      return (laid.rows ??= listBookRows(species, laid.sheet, laid.today))
+      if (laid.fits) return laid.fits
+      const work = stepMethodFits(laid.sheet, laid.today)
+      for (let since = performance.now(); ;) {
+        const step = work.next()
+        if (step.done) return (laid.fits = step.value)
+        if (performance.now() - since < SLICE_MS) continue
+        await new Promise((resolve) => setTimeout(resolve))
+        since = performance.now()
+      }
+    },
+    /** Every fish of a sheet by its common name, in that order. */
+    fishNames: async (ref: SheetRef): Promise<readonly FishName[]> => {
+      const { offers } = (await open(ref)).sheet
+      const names = new Map(offers.map(({ species, common }) => [species, { species, common }]))
+      return [...names.values()].sort((a, b) => a.common.localeCompare(b.common, 'en'))
     },
     /** Entries of the book, in the order of the names asked. */
-    sheets: async (ref: SheetRef, names: readonly string[]): Promise<readonly SpeciesSheet[]> => {
-      const all = await (await open(ref)).species()
-      return names.flatMap((name) => all.find((sheet) => sheet.species === name) ?? [])
-    },
+    sheets: (ref: SheetRef, names: readonly string[]): Promise<readonly SpeciesSheet[]> => entries.some(ref, names),
     relatives: async (ref: SheetRef, offerId: string): Promise<readonly Relative[]> => {
       const { offers } = (await open(ref)).sheet
       const offer = offers.find(({ id }) => id === offerId)

@@ -1,7 +1,7 @@
 import type { Method, OfferSheet, Problem, Result, SpeciesSheet, SwapMap, TurningPoints } from '@tender-gill/contract'
 import { keepOffered } from '@tender-gill/core'
 import { createFishSearch, type FishSearch } from '@tender-gill/names'
-import type { BookRow } from './bookRows.ts'
+import type { MethodFits } from './bookRows.ts'
 import type { SheetRef } from './sheetRef.ts'
 import type { SheetShelf } from './sheetShelf.ts'
 
@@ -21,15 +21,15 @@ export interface Laid {
   /** What of it can be bought. */
   readonly offered: () => OfferSheet
   readonly search: () => FishSearch
-  /** The book of the kitchen, fetched when first asked for; asked for again when that failed. */
-  readonly species: () => Promise<readonly SpeciesSheet[]>
-  rows: readonly BookRow[] | undefined
+  fits: ReadonlyMap<string, MethodFits> | undefined
   readonly turned: Map<string, Result<TurningPoints, readonly Problem[]>>
   readonly maps: Map<Method, Result<SwapMap, readonly Problem[]>>
 }
 
 /** Sheets of different days that are held ready at once. */
 const MOST_LAID = 4
+/** Entries of the book that are held ready at once, the whole book being one. */
+const MOST_ENTRIES = 40
 
 async function fetchJson<T>(path: string): Promise<T> {
   let answer: Response
@@ -43,23 +43,54 @@ async function fetchJson<T>(path: string): Promise<T> {
   return (await answer.json()) as T
 }
 
-function layOut(sheet: OfferSheet, { kitchenId, today }: SheetRef): Laid {
+function layOut(sheet: OfferSheet, { today }: SheetRef): Laid {
   let search: FishSearch | undefined
   let offered: OfferSheet | undefined
-  let species: Promise<readonly SpeciesSheet[]> | undefined
   return {
     sheet,
     today,
     offered: () => (offered ??= keepOffered(sheet)),
     search: () => (search ??= createFishSearch(sheet.offers)),
-    species: () =>
-      (species ??= fetchJson<readonly SpeciesSheet[]>(`/api/kitchens/${encodeURIComponent(kitchenId)}/species`).catch((error: unknown) => {
-        species = undefined
-        throw error
-      })),
-    rows: undefined,
+    fits: undefined,
     turned: new Map(),
     maps: new Map(),
+  }
+}
+
+const kitchenAddress = (kitchenId: string): string => `/api/kitchens/${encodeURIComponent(kitchenId)}`
+
+/**
+ * The entries of a kitchen's book as they stood under the name of a sheet: all of them, or those of some names alone while the whole book was
+ * not read. Fetched when first asked for; asked for again when that failed.
+ */
+export function createBookDesk() {
+  const kept = new Map<string, Promise<unknown>>()
+  const once = <T>(key: string, path: string): Promise<T> => {
+    const ready = (kept.get(key) as Promise<T> | undefined) ?? fetchJson<T>(path)
+    kept.delete(key)
+    kept.set(key, ready)
+    for (const oldest of [...kept.keys()].slice(0, Math.max(0, kept.size - MOST_ENTRIES))) kept.delete(oldest)
+    ready.catch(() => kept.get(key) === ready && kept.delete(key))
+    return ready
+  }
+  const all = ({ name, kitchenId }: SheetRef) => once<readonly SpeciesSheet[]>(`book|${name}`, `${kitchenAddress(kitchenId)}/species`)
+  const one = ({ name, kitchenId }: SheetRef, species: string) =>
+    once<SpeciesSheet>(`one|${name}|${species}`, `${kitchenAddress(kitchenId)}/species/${encodeURIComponent(species)}`).catch(
+      (error: unknown) => {
+        // No such fish: the others are answered.
+        if (error instanceof SheetGone) return null
+        throw error
+      },
+    )
+  return {
+    all,
+    /** In the order of the names asked; a name that is no fish of the book is left out. */
+    some: async (ref: SheetRef, names: readonly string[]): Promise<readonly SpeciesSheet[]> => {
+      const found = kept.has(`book|${ref.name}`)
+        ? await all(ref).then((entries) => names.map((species) => entries.find((entry) => entry.species === species) ?? null))
+        : await Promise.all(names.map((species) => one(ref, species)))
+      return found.filter((entry) => entry !== null)
+    },
   }
 }
 
@@ -70,9 +101,7 @@ export function createSheetDesk(shelf: SheetShelf) {
     const { kitchenId, date, snapshot } = ref
     const kept = await shelf.find(ref)
     if (kept) return layOut(kept, ref)
-    const sheet = await fetchJson<OfferSheet>(
-      `/api/kitchens/${encodeURIComponent(kitchenId)}/sheets/${date}/${encodeURIComponent(snapshot)}`,
-    )
+    const sheet = await fetchJson<OfferSheet>(`${kitchenAddress(kitchenId)}/sheets/${date}/${encodeURIComponent(snapshot)}`)
     void shelf.keep(ref, sheet)
     return layOut(sheet, ref)
   }

@@ -1,2 +1,2 @@
-export { chooseKitchen, kitchenPath, readKitchen, readLastKitchen, rememberKitchen } from './kitchenAddress.ts'
+export { forgetKitchen, kitchenPath, pathInKitchen, readKitchen, readLastKitchen, rememberKitchen } from './kitchenAddress.ts'
 export { kitchenReducer, useKitchenId, type KitchenState } from './kitchenSlice.ts'

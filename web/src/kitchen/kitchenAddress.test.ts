@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { chooseKitchen, kitchenPath, readKitchen } from './index.ts'
+import { forgetKitchen, kitchenPath, pathInKitchen, readKitchen, readLastKitchen, rememberKitchen } from './index.ts'
 
 describe('the kitchen in the address', () => {
   it('is read back as it was written, whatever its name', () => {
@@ -11,13 +11,25 @@ describe('the kitchen in the address', () => {
     for (const path of ['/', '/dishes/x', '/k', '/k/', '/kitchen/x']) expect([path, readKitchen(path)]).toEqual([path, undefined])
   })
 
-  it('where none is named is that of last time, else the first, else none', () => {
-    const kept = [{ id: 'a' }, { id: 'b' }]
-    expect([chooseKitchen(kept, 'b'), chooseKitchen(kept, 'gone'), chooseKitchen(kept, null), chooseKitchen([], 'b')]).toEqual([
-      'b',
-      'a',
-      'a',
-      undefined,
-    ])
+  it('leaves the page’s own address, with and without a kitchen before it', () => {
+    for (const id of ['lantern-house', 'ü/ß'])
+      for (const page of ['/', '/dishes/x/line-up', '/book/Gadus%20morhua']) {
+        expect(pathInKitchen(`${kitchenPath(id)}${page}`)).toBe(page)
+        expect(pathInKitchen(page)).toBe(page)
+      }
+    expect(pathInKitchen(kitchenPath('k'))).toBe('/')
+  })
+
+  it('is remembered until it is forgotten', () => {
+    const kept = new Map<string, string>()
+    const storage = {
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, value: string) => void kept.set(key, value),
+      removeItem: (key: string) => void kept.delete(key),
+    }
+    rememberKitchen(storage, 'a b')
+    expect(readLastKitchen(storage)).toBe('a b')
+    forgetKitchen(storage)
+    expect(readLastKitchen(storage)).toBeNull()
   })
 })

@@ -10,10 +10,9 @@ export function readKitchen(path: string): string | undefined {
   return named === undefined ? undefined : decodeURIComponent(named)
 }
 
-/** The kitchen to walk into where the address names none: the one of last time if it is still kept, else the first. */
-export function chooseKitchen(kept: readonly { readonly id: string }[], last: string | null): string | undefined {
-  return (kept.find(({ id }) => id === last) ?? kept[0])?.id
-}
+/** The part of an address that names the page, below the kitchen's. */
+export const pathInKitchen = (path: string): string => (IN_ADDRESS.test(path) ? (IN_ADDRESS.exec(path)?.[2] ?? '/') : path)
 
 export const readLastKitchen = (storage: Pick<Storage, 'getItem'>): string | null => storage.getItem(LAST)
+export const forgetKitchen = (storage: Pick<Storage, 'removeItem'>): void => storage.removeItem(LAST)
 export const rememberKitchen = (storage: Pick<Storage, 'setItem'>, id: string): void => storage.setItem(LAST, id)

@@ -42,7 +42,7 @@ const fitColumn = (method: Method): GridColDef<Row> => ({
   description: 'Fit of 100 for this way of cooking, in its usual cut',
   type: 'number',
   width: 120,
-  valueGetter: (_value, { fits }) => fits[method] ?? null,
+  valueGetter: (_value, { fits }) => fits?.[method] ?? null,
   valueFormatter: (fit: number | null) => (fit === null ? 'cannot' : fit.toFixed(0)),
 })
 const cautionColumn: GridColDef<Row> = {

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box'
 import Checkbox from '@mui/material/Checkbox'
+import Skeleton from '@mui/material/Skeleton'
 import Typography from '@mui/material/Typography'
 import { METHOD_LABEL } from '../../reader/index.ts'
 import { memo } from 'react'
@@ -22,7 +23,7 @@ const HAND_WORDS = { book: null, 'house-changed': 'with the house’s hand', 'ho
 /** One fish of the book: its print, its flesh in words, what it does best, what to beware of. */
 export const BookLine = memo(function BookLine({ row, method, marked, onMark }: Props) {
   const best = listBest(row)
-  const fit = method ? row.fits[method] : undefined
+  const fit = method ? row.fits?.[method] : undefined
   const hand = row.hidden ? 'hidden' : HAND_WORDS[row.hand]
   return (
     <Box
@@ -60,6 +61,8 @@ export const BookLine = memo(function BookLine({ row, method, marked, onMark }: 
             <>
               <b style={{ fontFamily: HEADING, fontSize: 22 }}>{fit.toFixed(0)}</b> {METHOD_LABEL[method].toLowerCase()}
             </>
+          ) : row.fits === null ? (
+            <Skeleton component="span" width="60%" sx={{ display: 'inline-block' }} />
           ) : best.length > 0 ? (
             `Best ${best.map(([name]) => METHOD_LABEL[name].toLowerCase()).join(', ')}`
           ) : (

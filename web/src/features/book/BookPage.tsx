@@ -11,7 +11,7 @@ import { useAnswer, useSheet } from '../../engine/index.ts'
 import { Waiting } from '../../parts/Waiting.tsx'
 import { useSearch } from '../../state/useSearch.ts'
 import { BookLine } from './BookLine.tsx'
-import { SORTS, filterBook, readFilter, sortBook } from './bookFilter.ts'
+import { SORTS, filterBook, layFits, readFilter, sortBook } from './bookFilter.ts'
 import { MOST_COMPARED, comparePath } from '../../parts/bookWords.ts'
 import { OneOf } from '../../parts/OneOf.tsx'
 import { FilterPanel } from './FilterPanel.tsx'
@@ -34,7 +34,13 @@ export default function BookPage() {
   const [all, setAll] = useState(false)
   const asTable = search.get('as') === 'table'
   const filter = useMemo(() => readFilter(search), [search])
-  const rows = book?.value
+  // What each is good for takes longer than the book itself, which stands without it meanwhile.
+  const plain = book?.value
+  const fits = useAnswer(sheet, plain && sheet ? `fits|${sheet.name}` : null, (desk) => desk.methodFits())?.value
+  const rows = useMemo(() => {
+    if (!plain || (filter.method && !fits)) return undefined
+    return fits ? layFits(plain, fits) : plain
+  }, [plain, fits, filter.method])
   const found = useMemo(() => (rows ? sortBook(filterBook(rows, filter), filter) : []), [rows, filter])
   const set = (key: string, edit: string | null | ((now: string | null) => string | null)) =>
     change((params) => {

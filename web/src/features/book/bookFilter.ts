@@ -1,6 +1,6 @@
 import type { Method } from '@tender-gill/contract'
 import { FORMS, MARKET_PLACES, METHODS, ORIGINS, REGIONS } from '@tender-gill/contract/vocabulary'
-import type { BookRow, BookTrait } from '../../engine/bookRows.ts'
+import type { BookRow, BookTrait, MethodFits } from '../../engine/bookRows.ts'
 import { BOOK_TRAITS } from '../../engine/bookRows.ts'
 import { describeMass } from '../../reader/index.ts'
 
@@ -89,7 +89,7 @@ function listTests({ traits, lists, method, house }: BookFilter): ReadonlyMap<st
   for (const [trait, steps] of Object.entries(traits) as [BookTrait, readonly StepName[]][])
     tests.set(trait, (row) => steps.includes(stepOf(trait, row.traits[trait])))
   for (const [key, value] of Object.entries(lists) as [ListKey, string][]) tests.set(key, (row) => LISTS[key].of(row).includes(value))
-  if (method) tests.set('method', (row) => (row.fits[method] ?? 0) >= GOOD_FIT)
+  if (method) tests.set('method', (row) => (row.fits?.[method] ?? 0) >= GOOD_FIT)
   if (house) tests.set('house', (row) => row.hand !== 'book' || row.hidden)
   return tests
 }
@@ -130,7 +130,7 @@ export function sortBook(rows: readonly BookRow[], { sort, method }: BookFilter)
   const value = (row: BookRow): number => {
     if (trait) return (down ? -1 : 1) * row.traits[trait]
     if (sort === 'known') return -row.familiarity
-    return method ? -(row.fits[method] ?? 0) : 0
+    return method ? -(row.fits?.[method] ?? 0) : 0
   }
   return [...rows].sort((a, b) => value(a) - value(b) || byName(a, b))
 }
@@ -150,8 +150,12 @@ export function describeFlesh({ traits }: Pick<BookRow, 'traits'>): string {
 
 /** What a fish does best, best first. */
 export function listBest({ fits }: Pick<BookRow, 'fits'>, most = 3): readonly (readonly [Method, number])[] {
-  return (Object.entries(fits) as [Method, number][])
+  return (Object.entries(fits ?? {}) as [Method, number][])
     .filter(([, fit]) => fit >= GOOD_FIT)
     .sort(([, a], [, b]) => b - a)
     .slice(0, most)
 }
+
+/** The lines with the fits in their place. */
+export const layFits = (rows: readonly BookRow[], fits: ReadonlyMap<string, MethodFits>): readonly BookRow[] =>
+  rows.map((row) => ({ ...row, fits: fits.get(row.species) ?? {} }))

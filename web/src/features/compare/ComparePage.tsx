@@ -138,7 +138,7 @@ export default function ComparePage() {
   const [picked, setPicked] = useState<Readonly<Record<string, string>>>({})
   const key = sheet ? `${sheet.name}|${names.join('|')}` : null
   const sheets = useAnswer(sheet, key, (desk) => desk.sheets(names))
-  const book = useAnswer(sheet, sheet ? `book|${sheet.name}` : null, (desk) => desk.book())
+  const fish = useAnswer(sheet, sheet ? `fish|${sheet.name}` : null, (desk) => desk.fishNames())
   const pooled = dish && names.length > 0 ? { ...dish.brief, pool: names, allOffers: true } : null
   // The dish is answered from the offers of its own day.
   const ofDish = useSheet(dish?.brief.date, { skip: dish === undefined })
@@ -181,9 +181,7 @@ export default function ComparePage() {
             sx={{ width: 260 }}
             blurOnSelect
             value={null}
-            options={(book?.value ?? [])
-              .filter(({ species }) => !names.includes(species))
-              .map(({ species, common }) => ({ species, common }))}
+            options={(fish?.value ?? []).filter(({ species }) => !names.includes(species))}
             getOptionLabel={({ common }) => common}
             getOptionKey={({ species }) => species}
             onChange={(_event, value) => value && setFish([...names, value.species])}

@@ -8,24 +8,20 @@ import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router'
 import { toProblemDetails, useCreateHouseSpeciesMutation, useLazySpeciesSourceQuery } from '../../api/api.ts'
-import { useAnswer, useSheet } from '../../engine/index.ts'
+import { useAnswer, useSheet, type FishName } from '../../engine/index.ts'
 import { fishPath } from '../../parts/bookWords.ts'
 
 interface Form {
   scientific: string
   common: string
 }
-interface Like {
-  readonly species: string
-  readonly common: string
-}
 
 /** A species of the house's own: begun as a copy of the nearest one in the book, then changed trait by trait on its page. */
 export default function NewSpeciesPage() {
   const sheet = useSheet()
   const navigate = useNavigate()
-  const book = useAnswer(sheet, sheet ? `book|${sheet.name}` : null, (desk) => desk.book())
-  const [like, setLike] = useState<Like | null>(null)
+  const fish = useAnswer(sheet, sheet ? `fish|${sheet.name}` : null, (desk) => desk.fishNames())
+  const [like, setLike] = useState<FishName | null>(null)
   const [create] = useCreateHouseSpeciesMutation()
   const [fetchSource] = useLazySpeciesSourceQuery()
   const { register, handleSubmit, setError, formState } = useForm<Form>({ defaultValues: { scientific: '', common: '' } })
@@ -78,7 +74,7 @@ export default function NewSpeciesPage() {
           helperText={formState.errors.common?.message ?? ' '}
         />
         <Autocomplete
-          options={(book?.value ?? []).map(({ species, common }) => ({ species, common }))}
+          options={fish?.value ?? []}
           getOptionLabel={({ common, species }) => `${common}, ${species}`}
           isOptionEqualToValue={(a, b) => a.species === b.species}
           value={like}
