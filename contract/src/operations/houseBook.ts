@@ -93,7 +93,7 @@ export const houseBook = {
     ...keeps,
     method: 'POST',
     path: '/house-book/file/undo',
-    summary: 'Take such a file back',
+    summary: 'Take a file of entries back',
     input: 'HouseBookUndo',
     output: 'Changed',
   }),

@@ -15,7 +15,7 @@ const filed = <Path extends 'seasons' | 'stocks'>(
     ...{ summary: `Look at a CSV of ${path}, or keep it`, input: 'MarketFile' as const, output: 'MarketFileReport' as const, touches },
   }),
   undo: command({
-    ...{ ...keeps, method: 'POST' as const, path: `/${path}-file/undo` as const, summary: 'Take such a file back' },
+    ...{ ...keeps, method: 'POST' as const, path: `/${path}-file/undo` as const, summary: `Take a file of ${path} back` },
     ...{ input: 'MarketFileUndo' as const, output: 'Changed' as const, touches },
   }),
 })
