@@ -1,3 +1,4 @@
+import { useId } from 'react'
 import { INK } from '../theme.ts'
 
 interface Props {
@@ -37,6 +38,8 @@ const MOST = 150
 
 /** A piece cut through at its thickest, with the heat in it, the probe where it belongs, and its skin. */
 export function PieceHeat({ throughC, depthMm, round, skin, label }: Props) {
+  // Several stand on one page: each has a gradient of its own.
+  const heat = useId()
   const height = Math.min(MOST, Math.max(LEAST, depthMm * PX_PER_MM))
   const planes = round ? [...[...throughC].reverse(), ...throughC] : [...throughC].reverse()
   const shape = round ? { rx: WIDTH / 2, ry: height / 2 } : { rx: 9, ry: 9 }
@@ -53,18 +56,18 @@ export function PieceHeat({ throughC, depthMm, round, skin, label }: Props) {
     >
       <defs>
         {round ? (
-          <radialGradient id="heat">
+          <radialGradient id={heat}>
             {throughC.map((celsius, i) => (
               <stop key={i} offset={`${((i + 0.5) / throughC.length) * 100}%`} stopColor={tint(celsius)} />
             ))}
           </radialGradient>
         ) : (
-          <linearGradient id="heat" x1="0" y1="0" x2="0" y2="1">
+          <linearGradient id={heat} x1="0" y1="0" x2="0" y2="1">
             {stops}
           </linearGradient>
         )}
       </defs>
-      <rect width={WIDTH} height={height} {...shape} fill="url(#heat)" stroke={INK.squid} strokeWidth={2.5} />
+      <rect width={WIDTH} height={height} {...shape} fill={`url(#${heat})`} stroke={INK.squid} strokeWidth={2.5} />
       {skin !== 'none' && !round && (
         <path
           d={`M8 ${skin === 'below' ? height - 2 : 2} H${WIDTH - 8}`}
