@@ -73,7 +73,7 @@ describe('what is left of a fish’s time', () => {
           const history = all.map(({ hours, celsius }) => {
             const fromMs = at * HOUR
             at += hours
-            return { fromMs, toMs: at * HOUR, celsius, basis: 'reading' as const }
+            return { fromMs, toMs: at * HOUR, hours, celsius, basis: 'reading' as const }
           })
           const nowMs = at * HOUR
           const lastsMs = ticks ? { low: nowMs + HOUR, typical: nowMs + 5 * HOUR, high: nowMs + 9 * HOUR } : null
