@@ -56,11 +56,26 @@ test('the swap map is walked with the keyboard, from one fish to the next', asyn
   await expect(page.getByRole('heading', { level: 1, name: 'Instead of Atlantic cod' })).toBeVisible()
 })
 
-test('the cover card of the week prints on one page', async ({ page }) => {
+test('the cover card of a week of twelve dishes prints on one page, upright or on its side', async ({ page }) => {
+  const address = '/api/kitchens/lantern-house/servings'
+  const kept = (await (await page.request.get(address)).json()) as readonly { brief: object }[]
+  for (let i = 0; i < 10; i += 1)
+    await page.request.post(address, {
+      data: {
+        brief: {
+          ...kept[i % kept.length]?.brief,
+          dish: `Dish of the week, number ${i + 1}`,
+          date: `2026-06-${10 + (i % 5)}`,
+          covers: 9 + i,
+        },
+      },
+    })
   await page.goto('/')
   await page.getByRole('link', { name: 'Cover card' }).click()
   await expect(page.getByRole('heading', { level: 1, name: 'Lantern House, 8 to 14 June' })).toBeVisible()
   await expect(page.getByRole('list', { name: 'What the covers hang on' }).getByRole('listitem').first()).toBeVisible()
-  const pdf = (await page.pdf({ format: 'A4' })).toString('latin1')
-  expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1)
+  for (const landscape of [false, true]) {
+    const pdf = (await page.pdf({ format: 'A4', landscape })).toString('latin1')
+    expect([landscape, pdf.match(/\/Type\s*\/Page\b(?!s)/g)?.length]).toEqual([landscape, 1])
+  }
 })

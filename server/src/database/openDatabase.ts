@@ -27,9 +27,17 @@ export interface OpenOptions {
   readonly patienceMs?: number
 }
 
-/** Opens a pool that gives up quickly when the database is away, so that a request is answered rather than left hanging. */
-export function openDatabase({ url, onBrokenConnection, connections = 8, patienceMs = 3000 }: OpenOptions): OpenDatabase {
-  const pool = new pg.Pool({ connectionString: url, max: connections, connectionTimeoutMillis: patienceMs, query_timeout: 15_000 })
+/** A database that is away refuses at once on loopback; this long is waited for one that is only busy, ms. */
+const PATIENCE_MS = 8_000
+/** A connection that nobody used for so long is let go: whoever comes back to a page a minute later does not wait for a new one, ms. */
+const KEPT_MS = 600_000
+
+/** Opens a pool that gives up when the database is away, so that a request is answered rather than left hanging. */
+export function openDatabase({ url, onBrokenConnection, connections = 8, patienceMs = PATIENCE_MS }: OpenOptions): OpenDatabase {
+  const pool = new pg.Pool({
+    ...{ connectionString: url, max: connections, connectionTimeoutMillis: patienceMs, idleTimeoutMillis: KEPT_MS },
+    query_timeout: 15_000,
+  })
   // The pool listens to idle connections alone: one that a transaction holds between two queries would end the process.
   pool.on('connect', (client) => client.on('error', onBrokenConnection))
   pool.on('error', onBrokenConnection)

@@ -37,6 +37,10 @@ const Sheet = styled('section')({
   '& th, & td': { textAlign: 'left', verticalAlign: 'top', padding: '8px 10px 8px 0', borderTop: `1px solid ${INK.hairline}` },
   '& thead th': { borderTop: 'none', fontSize: 13, color: INK.slate, fontWeight: 400, paddingBottom: 2 },
   '& tr': { breakInside: 'avoid' },
+  '& col:nth-of-type(1)': { width: '22%' },
+  '& col:nth-of-type(2)': { width: '26%' },
+  '& .apart, & .after': { display: 'block' },
+  '& .paper': { display: 'none' },
   '@media (max-width: 700px)': {
     padding: 12,
     '& thead, & colgroup': { display: 'none' },
@@ -52,14 +56,28 @@ const Sheet = styled('section')({
     background: '#fff',
     fontSize: 11,
     '& .screen': { display: 'none' },
+    '& .paper': { display: 'inline' },
     '& p, & li, & td, & th': { fontSize: 11, lineHeight: 1.25 },
     '& th, & td': { padding: '3px 6px 3px 0', borderColor: '#888' },
+    // A long card goes on one page either way up: what stands on a line of its own on a screen follows the line before.
+    '& col:nth-of-type(1)': { width: '20%' },
+    '& col:nth-of-type(2)': { width: '31%' },
+    '& .apart': { display: 'inline', '&::before': { content: '"; "' } },
+    '& .after': { display: 'inline' },
     '& h1': { fontSize: 18 },
     '& h2': { fontSize: 13 },
   },
 })
 
-function RungCell({ rung, at, most }: { readonly rung: CoverRung; readonly at: number; readonly most: number }) {
+interface RungProps {
+  readonly rung: CoverRung
+  readonly at: number
+  readonly most: number
+  /** How sure all of the ladder is; said after its last rung. */
+  readonly sure: { readonly rungs: number; readonly of100: string } | null
+}
+
+function RungCell({ rung, at, most, sure }: RungProps) {
   const all = rung.changes.filter(({ kind }) => !SAID.has(kind))
   // Another allergen is told however long the card is, and in the colour of stop.
   const [allergen] = rung.otherAllergen ? all : []
@@ -76,6 +94,14 @@ function RungCell({ rung, at, most }: { readonly rung: CoverRung; readonly at: n
         </Box>
       )}
       {all.length === 0 ? '. Cooks and serves the same.' : `. ${changes.map(({ sentence }) => sentence).join(' ')}`}
+      {sure && (
+        <Box component="span" className="after" sx={{ color: 'text.secondary' }}>
+          <span className="screen">
+            At least one of {sure.rungs} is there in {sure.of100} of 100.
+          </span>
+          <span className="paper"> {sure.of100} of 100.</span>
+        </Box>
+      )}
     </Box>
   )
 }
@@ -85,6 +111,7 @@ const describeShare = (at: number, { kinds }: CoverRow): string => (kinds === 1 
 
 function Row({ row, at, told }: { readonly row: CoverRow; readonly at: number; readonly told: Told }) {
   const { fish } = row
+  const rungs = row.ladder.slice(0, told.rungs)
   return (
     <tr>
       <th scope="row">
@@ -103,7 +130,11 @@ function Row({ row, at, told }: { readonly row: CoverRow; readonly at: number; r
               {fish.common}
             </Box>
             {fish.offer}; {formatMassToBuy(fish.buyG)} {FORM_LABEL[fish.form]}
-            {!fish.taken && <Box sx={{ color: 'text.secondary' }}>leads; nothing is taken yet</Box>}
+            {!fish.taken && (
+              <Box component="span" className="apart" sx={{ color: 'text.secondary' }}>
+                leads, not taken yet
+              </Box>
+            )}
             {fish.absentUntil && (
               <Box sx={{ borderLeft: `4px solid ${INK.brass}`, pl: 1, fontWeight: 700 }}>missing until {describeDay(fish.absentUntil)}</Box>
             )}
@@ -114,16 +145,17 @@ function Row({ row, at, told }: { readonly row: CoverRow; readonly at: number; r
       </td>
       <td>
         <Box component="ol" aria-label={`If it is not there: ${row.dish}`} sx={{ listStyle: 'none', p: 0, m: 0, fontSize: 13 }}>
-          {row.ladder.slice(0, told.rungs).map((rung, i) => (
-            <RungCell key={rung.species} rung={rung} at={i + 1} most={told.changes} />
+          {rungs.map((rung, i) => (
+            <RungCell
+              key={rung.species}
+              rung={rung}
+              at={i + 1}
+              most={told.changes}
+              sure={i + 1 === rungs.length ? { rungs: row.ladder.length, of100: chanceOfHundred(row.atLeastOne) } : null}
+            />
           ))}
         </Box>
         {fish && row.ladder.length === 0 && 'Nothing stands in for it.'}
-        {row.ladder.length > 0 && (
-          <Typography variant="body2" color="text.secondary">
-            at least one of {row.ladder.length} rungs is there in {chanceOfHundred(row.atLeastOne)} of 100
-          </Typography>
-        )}
       </td>
     </tr>
   )
@@ -135,15 +167,17 @@ function Card({ card }: { readonly card: CoverCard }) {
     <>
       <table>
         <colgroup>
-          <col style={{ width: '22%' }} />
-          <col style={{ width: '26%' }} />
+          <col />
+          <col />
           <col />
         </colgroup>
         <thead>
           <tr>
             <th scope="col">Dish</th>
             <th scope="col">Fish</th>
-            <th scope="col">If it is not there, in this order</th>
+            <th scope="col">
+              If it is not there, in this order<span className="paper">; and how often one of them is there</span>
+            </th>
           </tr>
         </thead>
         <tbody>

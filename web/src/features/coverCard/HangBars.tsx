@@ -13,12 +13,17 @@ const WORDS: Record<CoverHang['kind'], (subject: string) => string> = {
 /** Below this a cook need not mind, unless nothing hangs on more. */
 const WORTH_TELLING = 0.1
 const MOST = 7
+/** Beside each other on paper that lies on its side, where there is room across and none below. */
+const LIST = {
+  ...{ listStyle: 'none', p: 0, m: 0 },
+  '@media print and (orientation: landscape)': { display: 'grid', gridTemplateColumns: '1fr 1fr', columnGap: 4 },
+} as const
 
 /** What part of the covers hangs on one thing: a bar each, in ink, the most first. */
 export function HangBars({ hangs }: { readonly hangs: readonly CoverHang[] }) {
   const told = hangs.filter(({ share }, i) => i === 0 || share >= WORTH_TELLING).slice(0, MOST)
   return (
-    <Box component="ul" aria-label="What the covers hang on" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+    <Box component="ul" aria-label="What the covers hang on" sx={LIST}>
       {told.map(({ kind, subject, covers, share, dishes }) => (
         <Box
           component="li"
@@ -26,6 +31,7 @@ export function HangBars({ hangs }: { readonly hangs: readonly CoverHang[] }) {
           sx={{
             display: 'grid',
             gridTemplateColumns: { xs: 'minmax(0, 1fr) auto', sm: '210px 1fr 110px' },
+            '@media print': { gridTemplateColumns: '150px 1fr 90px' },
             columnGap: 1.5,
             alignItems: 'center',
             py: 0.25,
