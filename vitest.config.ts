@@ -1,5 +1,6 @@
 import { availableParallelism } from 'node:os'
 import { defineConfig } from 'vitest/config'
+import { SERVER_BUNDLE } from './web/src/testing/bundleServer.ts'
 
 /** `npm test -- --long` holds every law against more cases than anyone waits for. */
 const LONG = process.env.TENDER_GILL_LONG !== undefined
@@ -37,11 +38,15 @@ export default defineConfig({
       // What of the pages has no page in it: words, forms and histories, pure.
       node('words of the pages', ['web/src/**/*.test.ts'], { exclude: NEEDS_A_PAGE, ...SHARED }),
       {
+        // Pages are tested as they are shipped: React for people and not for developers, the server in one file.
+        oxc: { jsx: { runtime: 'automatic', development: false } },
+        resolve: { alias: [{ find: /^.*\/realServer\.ts$/, replacement: SERVER_BUNDLE }] },
         test: {
           name: 'web',
           environment: 'jsdom',
+          env: { NODE_ENV: 'production' },
           include: ['web/src/**/*.test.tsx', ...NEEDS_A_PAGE],
-          globalSetup: ['server/src/testing/globalSetup.ts'],
+          globalSetup: ['server/src/testing/globalSetup.ts', 'web/src/testing/bundleServer.ts'],
           ...PATIENCE,
         },
       },

@@ -16,7 +16,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     // What went wrong is told by the page as it stood at each step, and by a picture of its end; a film of everything costs every journey dearly.
-    trace: { mode: 'retain-on-failure', screenshots: false },
+    trace: 'off',
     screenshot: 'only-on-failure',
     // Requests are seen and broken by journeys; the one that is about having no reception lets the worker in.
     serviceWorkers: 'block',

@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
+import { cleanup, fireEvent, render, screen, waitFor } from '../testing/page.tsx'
 import { Provider } from 'react-redux'
 import { afterEach, describe, expect, it } from 'vitest'
 import { createStore } from '../state/store.ts'

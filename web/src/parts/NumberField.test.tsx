@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, render, screen } from '@testing-library/react'
+import { cleanup, fireEvent, render, screen } from '../testing/page.tsx'
 import { useState } from 'react'
 import { afterEach, describe, expect, it } from 'vitest'
 import { NumberField } from './NumberField.tsx'

@@ -1,5 +1,5 @@
 import { ThemeProvider } from '@mui/material/styles'
-import { cleanup, configure, render } from '@testing-library/react'
+import { cleanup, configure, render } from './page.tsx'
 import * as Comlink from 'comlink'
 import { afterEach, vi } from 'vitest'
 import { listenForChanges } from '../api/listenForChanges.ts'

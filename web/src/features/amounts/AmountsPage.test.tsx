@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '../../testing/page.tsx'
 import { describe, expect, it } from 'vitest'
 import { BUDGETED, KITCHEN, STEW } from '../../testing/dishes.ts'
 import { openPage } from '../../testing/openPage.tsx'
@@ -49,7 +49,7 @@ describe('amounts', () => {
     expect(window.location.search).toContain('risk=0.01')
     fireEvent.mouseDown(screen.getByRole('combobox', { name: 'Sold' }))
     fireEvent.click(await screen.findByRole('option', { name: 'in packs or boxes' }))
-    fireEvent.change(screen.getByRole('textbox', { name: 'A pack holds, g' }), { target: { value: '500' } })
+    fireEvent.change(await screen.findByRole('textbox', { name: 'A pack holds, g' }), { target: { value: '500' } })
     expect(await screen.findByText(/^\d+ packs?$/)).toBeDefined()
     fireEvent.change(screen.getByRole('textbox', { name: 'A pack holds, g' }), { target: { value: '0' } })
     expect(await screen.findByText('a number above 0')).toBeDefined()

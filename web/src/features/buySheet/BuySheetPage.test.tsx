@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '../../testing/page.tsx'
 import type { Purchase } from '@tender-gill/contract'
 import { describe, expect, it, vi } from 'vitest'
 import { KITCHEN, PRICES } from '../../testing/dishes.ts'

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '../../testing/page.tsx'
 import type { Lot, LotRecord } from '@tender-gill/contract'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { NOW } from '../../../../server/src/testing/clock.ts'

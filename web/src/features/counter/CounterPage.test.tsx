@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '../../testing/page.tsx'
 import type { LookRecord, PurchaseRecord } from '@tender-gill/contract'
 import { describe, expect, it } from 'vitest'
 import { PRICES } from '../../testing/dishes.ts'

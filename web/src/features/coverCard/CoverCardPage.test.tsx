@@ -1,4 +1,4 @@
-import { fireEvent, screen, within } from '@testing-library/react'
+import { fireEvent, screen, within } from '../../testing/page.tsx'
 import fc from 'fast-check'
 import { describe, expect, it, vi } from 'vitest'
 import { countDays } from '@tender-gill/core'

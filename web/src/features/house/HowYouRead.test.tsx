@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, render, screen } from '@testing-library/react'
+import { cleanup, fireEvent, render, screen } from '../../testing/page.tsx'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 
 /** The choice as a page opened anew finds it: what the browser keeps is read once. */

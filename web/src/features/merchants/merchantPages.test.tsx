@@ -1,5 +1,5 @@
 import type { Merchant } from '@tender-gill/contract'
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '../../testing/page.tsx'
 import { describe, expect, it, vi } from 'vitest'
 import { KITCHEN } from '../../testing/dishes.ts'
 import { openPage } from '../../testing/openPage.tsx'

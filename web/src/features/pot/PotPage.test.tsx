@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '../../testing/page.tsx'
 import { describe, expect, it } from 'vitest'
 import { KITCHEN } from '../../testing/dishes.ts'
 import { openPage } from '../../testing/openPage.tsx'

@@ -1,4 +1,4 @@
-import { act, cleanup, renderHook } from '@testing-library/react'
+import { act, cleanup, renderHook } from '../../testing/page.tsx'
 import fc from 'fast-check'
 import type { ReactNode } from 'react'
 import { BrowserRouter } from 'react-router'
@@ -17,7 +17,7 @@ const press: fc.Arbitrary<Press> = fc.oneof(
 function open(search = '') {
   window.history.replaceState(null, '', `/pot${search}`)
   const { result, unmount } = renderHook(usePotHand, {
-    wrapper: ({ children }: { children: ReactNode }) => <BrowserRouter>{children}</BrowserRouter>,
+    wrapper: ({ children }: { children: ReactNode }) => <BrowserRouter useTransitions={false}>{children}</BrowserRouter>,
   })
   const carryOut = (hand: PotHand, pressed: Press) => (pressed[0] === 'setCount' ? hand.setCount(pressed[1]) : hand[pressed[0]](pressed[1]))
   return { now: () => result.current, does: (pressed: Press) => act(() => carryOut(result.current, pressed)), unmount }

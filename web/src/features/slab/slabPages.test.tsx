@@ -1,6 +1,6 @@
 import type { Merchant, Price } from '@tender-gill/contract'
 import { addDays } from '@tender-gill/core'
-import { screen, within } from '@testing-library/react'
+import { screen, within } from '../../testing/page.tsx'
 import { describe, expect, it } from 'vitest'
 import { KITCHEN } from '../../testing/dishes.ts'
 import { TODAY } from '../../testing/realServer.ts'

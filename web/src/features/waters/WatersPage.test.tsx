@@ -1,5 +1,5 @@
 import type { Season, SeasonRecord } from '@tender-gill/contract'
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '../../testing/page.tsx'
 import { describe, expect, it } from 'vitest'
 import { MARKET } from '../../testing/market.ts'
 import { openPage } from '../../testing/openPage.tsx'
