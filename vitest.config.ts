@@ -23,7 +23,7 @@ export default defineConfig({
     // A test waits for its database and its browser's timers for half of its time: as many workers as there are processors, not one less.
     maxWorkers: Math.max(2, availableParallelism()),
     projects: [
-      node('core', ['core/src/**/*.test.ts'], { provide: { lawTimes: LONG ? 5 : 1 }, ...SHARED }),
+      node('core', ['core/src/**/*.test.ts'], { provide: { lawTimes: LONG ? 5 : 0.5 }, ...SHARED }),
       node('book', [
         'contract/src/**/*.test.ts',
         'catalogue/src/**/*.test.ts',

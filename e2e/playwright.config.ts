@@ -9,14 +9,16 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   // Each worker has a server and a database of its own.
   workers: 2,
-  retries: 0,
+  // What fails is walked once more with everything it does written down, and counts as failed whatever comes of that.
+  retries: 1,
+  failOnFlakyTests: true,
   reporter: report ? [['list'], ['json', { outputFile: report }]] : 'list',
   use: {
     browserName: 'chromium',
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
-    // What went wrong is told by the page as it stood at each step, and by a picture of its end; a film of everything costs every journey dearly.
-    trace: 'off',
+    // Written down at every step a journey takes a seventh longer.
+    trace: 'on-first-retry',
     screenshot: 'only-on-failure',
     // Requests are seen and broken by journeys; the one that is about having no reception lets the worker in.
     serviceWorkers: 'block',

@@ -122,7 +122,7 @@ describe('what would let a fish in', () => {
           ).toContain(species)
         }
       }),
-      { seed: 20_261_202, numRuns: cases(60) },
+      { seed: 20_261_202, numRuns: cases(120) },
     )
     expect([...paths]).toEqual(expect.arrayContaining(['/date', '/method', '/state']))
   })

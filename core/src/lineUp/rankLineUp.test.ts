@@ -157,7 +157,7 @@ describe('laws of the line-up', () => {
           ).toContain(species)
         }
       }),
-      { seed: 20_261_132, numRuns: cases(20) },
+      { seed: 20_261_132, numRuns: cases(40) },
     )
     expect(opened).toBeGreaterThan(40)
   })

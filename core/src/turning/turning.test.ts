@@ -156,7 +156,7 @@ describe('what would change the answer', () => {
           point.sentence.code,
         ).toBe(true)
       }),
-      { seed: 33, numRuns: cases(60) },
+      { seed: 33, numRuns: cases(120) },
     )
     expect(turned).toBeGreaterThan(5)
   }, 240_000)
