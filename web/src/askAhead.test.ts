@@ -4,6 +4,7 @@ import { askAhead } from './askAhead.ts'
 import { api } from './api/api.ts'
 import { fetchPage, layPages } from './pages.ts'
 import { createStore } from './state/store.ts'
+import { stubRequest } from './testing/stubRequest.ts'
 
 const KITCHEN = 'a-kitchen'
 const TODAY = '2026-06-13'
@@ -13,14 +14,7 @@ const json = (body: unknown, status = 200) =>
 /** A store on a server of one kitchen with one dish, which is served on the day given. */
 function open({ date, kept = true, away = [] as readonly string[] }: { date?: string; kept?: boolean; away?: readonly string[] } = {}) {
   const asked: string[] = []
-  vi.stubGlobal(
-    'Request',
-    class extends Request {
-      constructor(url: string, init: RequestInit) {
-        super(new URL(url, 'http://127.0.0.1'), { ...init, signal: null })
-      }
-    },
-  )
+  stubRequest()
   vi.stubGlobal('fetch', async (request: Request) => {
     const { pathname, searchParams } = new URL(request.url)
     const rest = pathname.replace(`/api/kitchens/${KITCHEN}`, '')

@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { api } from '../api/api.ts'
 import { documentTyped, draftRebased, nameDocument, readDrafts, type Draft } from '../documents/index.ts'
 import { createStore } from './store.ts'
+import { stubRequest } from '../testing/stubRequest.ts'
 
 const ID = 'a-dish'
 const KEY = nameDocument('serving', ID)
@@ -19,14 +20,7 @@ async function open({ fails = 0, status = 503 }: { fails?: number; status?: numb
   const matched: (string | null)[] = []
   const keys: (string | null)[] = []
   const addresses: string[] = []
-  vi.stubGlobal(
-    'Request',
-    class extends Request {
-      constructor(url: string, init: RequestInit) {
-        super(new URL(url, 'http://127.0.0.1'), { ...init, signal: null })
-      }
-    },
-  )
+  stubRequest()
   vi.stubGlobal('fetch', async (request: Request) => {
     addresses.push(new URL(request.url).pathname)
     if (request.method === 'GET') return json(stored)

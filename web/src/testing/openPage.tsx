@@ -1,5 +1,4 @@
 import { ThemeProvider } from '@mui/material/styles'
-import { cleanup, configure, render } from './page.tsx'
 import * as Comlink from 'comlink'
 import { afterEach, vi } from 'vitest'
 import { listenForChanges } from '../api/listenForChanges.ts'
@@ -12,6 +11,8 @@ import { createStore } from '../state/store.ts'
 import { theme } from '../theme.ts'
 import { EventSource } from 'eventsource'
 import { KITCHEN_ID, startRealServer, type RealServer, type TestKitchen } from './realServer.ts'
+import { cleanup, configure, render } from './page.tsx'
+import { stubRequest } from './stubRequest.ts'
 
 // What is looked for is tried again at every change of the page: the whole of it is not printed each time it is not there yet.
 configure({ asyncUtilTimeout: 30_000, getElementError: (message) => new Error(message ?? 'no such element') })
@@ -67,14 +68,7 @@ export async function openPage(path: string, kitchen: TestKitchen, kitchenId = K
   vi.stubGlobal('Worker', WorkerInThread)
   vi.stubGlobal('matchMedia', matchMedia)
   vi.stubGlobal('getComputedStyle', getComputedStyle)
-  vi.stubGlobal(
-    'Request',
-    class extends Request {
-      constructor(url: string | URL, init?: RequestInit) {
-        super(new URL(String(url), server.address), { ...init, signal: null })
-      }
-    },
-  )
+  stubRequest(server.address)
   vi.stubGlobal('fetch', server.fetch)
   window.history.replaceState(null, '', `${kitchenPath(kitchenId)}${path}`)
   const client = 'page'
