@@ -74,6 +74,7 @@ test('the cover card of a week of twelve dishes prints on one page, upright or o
   await page.getByRole('link', { name: 'Cover card' }).click()
   await expect(page.getByRole('heading', { level: 1, name: 'Lantern House, 8 to 14 June' })).toBeVisible()
   await expect(page.getByRole('list', { name: 'What the covers hang on' }).getByRole('listitem').first()).toBeVisible()
+  await expect(page.getByRole('list', { name: /^If it is not there: / })).toHaveCount(12)
   for (const landscape of [false, true]) {
     const pdf = (await page.pdf({ format: 'A4', landscape })).toString('latin1')
     expect([landscape, pdf.match(/\/Type\s*\/Page\b(?!s)/g)?.length]).toEqual([landscape, 1])

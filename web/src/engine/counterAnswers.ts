@@ -28,11 +28,13 @@ interface Deps {
 
 /** What is asked of the engine at the counter and in the cold; without reception, too. */
 export const createCounterAnswers = ({ open, tell }: Deps) => ({
-  /** What a fish tells of its age, what is left of it, and what to do: for all the dishes it is for, the strictest of them. */
   /** How a merchant delivers, as the house has learnt it. */
   delivery: async (ref: SheetRef, merchant: string): Promise<LearntMerchant | undefined> =>
     (await open(ref)).sheet.merchants?.find((one) => one.merchant === merchant),
-  /** @param merchant whose fish it is: what the house has learnt of it is what is taken to be usual before anything is seen */
+  /**
+   * What a fish tells of its age, what is left of it, and what to do: for all the dishes it is for, the strictest of them.
+   * @param merchant whose fish it is: what the house has learnt of it is what is taken to be usual before anything is seen
+   */
   look: async (
     ref: SheetRef,
     request: FreshnessRequest,

@@ -11,7 +11,6 @@ import type {
   ResolvedOffer,
   Result,
   SeenFish,
-  SpeciesSheet,
   StandInsRequest,
   SwapMap,
   TurningPoints,
@@ -27,7 +26,6 @@ import {
   countRows,
   createBoard,
   createFindSpecies,
-  findRelatives,
   createPlainBrief,
   findStandIns,
   mapSwaps,
@@ -40,15 +38,14 @@ import {
   stepBoard,
   stepTurningPoints,
   stepYearOfDish,
-  type Relative,
 } from '@tender-gill/core'
 import { createWords, readReader, type Words } from '@tender-gill/words'
 import { createCookAnswers } from './cookAnswers.ts'
 import { createPracticeAnswers } from './practiceAnswers.ts'
+import { runInSlices, WorkLeft } from './runInSlices.ts'
 import { createCounterAnswers } from './counterAnswers.ts'
-import { listBookRows, stepMethodFits, type BookRow, type MethodFits } from './bookRows.ts'
-import type { FishHit, SharedName } from '@tender-gill/names'
-import { createBookDesk, createSheetDesk, type Laid } from './sheetDesk.ts'
+import { createBookAnswers } from './bookAnswers.ts'
+import { createSheetDesk, type Laid } from './sheetDesk.ts'
 import type { SheetRef } from './sheetRef.ts'
 import type {
   OnlyOffered,
@@ -67,13 +64,6 @@ import type {
 } from './questions.ts'
 import type { SheetShelf } from './sheetShelf.ts'
 
-/** A fish as it is chosen from a list. */
-export interface FishName {
-  readonly species: string
-  readonly common: string
-}
-
-const SLICE_MS = 30
 const MOST_KEPT = 40
 
 /**
@@ -119,7 +109,6 @@ export function createEngine(shelf: SheetShelf) {
   let words = createWords()
   const tell: Words['tell'] = (answer) => words.tell(answer)
   const open = createSheetDesk(shelf)
-  const entries = createBookDesk()
   /** Counts the studies of shares: the newest alone goes on. */
   let study = 0
   return {
@@ -154,15 +143,12 @@ export function createEngine(shelf: SheetShelf) {
         },
       })
       if (!shares) return show(rankBoard(board.value, sheet, { shares, leftOut, rows }), false)
-      const work = stepBoard(board.value, sheet, { shares, leftOut })
-      for (let since = performance.now(); ;) {
-        const step = work.next()
-        if (step.done) return show(step.value, false)
-        if (performance.now() - since < SLICE_MS) continue
-        onProgress?.(step.value)
-        await new Promise((resolve) => setTimeout(resolve))
-        since = performance.now()
-        if (study !== mine) return show(rankBoard(board.value, sheet, { shares: false, leftOut }), true)
+      try {
+        const isLeft = () => study !== mine
+        return show(await runInSlices(stepBoard(board.value, sheet, { shares, leftOut }), { onSlice: onProgress, isLeft }), false)
+      } catch (error) {
+        if (!(error instanceof WorkLeft)) throw error
+        return show(rankBoard(board.value, sheet, { shares: false, leftOut }), true)
       }
     },
     /** Ends the draws that are under way; what is exact is answered without them. */
@@ -182,20 +168,11 @@ export function createEngine(shelf: SheetShelf) {
       const key = JSON.stringify([brief, winner, sheet === laid.sheet])
       const known = turned.get(key)
       if (known) return known
-      const work = stepTurningPoints(brief, sheet, { today, ...(winner ? { winner } : {}) })
-      for (let since = performance.now(); ;) {
-        const step = work.next()
-        if (step.done) {
-          if (turned.size >= MOST_KEPT) turned.clear()
-          const told = tell(step.value)
-          turned.set(key, told)
-          return told
-        }
-        if (performance.now() - since < SLICE_MS) continue
-        // Whatever else is asked meanwhile is answered first: nothing hangs on these points.
-        await new Promise((resolve) => setTimeout(resolve))
-        since = performance.now()
-      }
+      // Nothing hangs on these points.
+      const told = tell(await runInSlices(stepTurningPoints(brief, sheet, { today, ...(winner ? { winner } : {}) })))
+      if (turned.size >= MOST_KEPT) turned.clear()
+      turned.set(key, told)
+      return told
     },
     /** A dish over the year, a month at a time; other questions are answered in between. */
     year: async (
@@ -237,14 +214,6 @@ export function createEngine(shelf: SheetShelf) {
       maps.set(method, ready)
       return ready
     },
-    offers: async (ref: SheetRef, ids: readonly string[]): Promise<readonly ResolvedOffer[]> =>
-      (await open(ref)).sheet.offers.filter(({ id }) => ids.includes(id)),
-    offersOf: async (ref: SheetRef, species: string): Promise<readonly ResolvedOffer[]> =>
-      (await open(ref)).sheet.offers.filter((offer) => offer.species === species),
-    commonNames: async (ref: SheetRef, species: readonly string[]): Promise<Readonly<Record<string, string>>> =>
-      Object.fromEntries(
-        (await open(ref)).sheet.offers.filter((offer) => species.includes(offer.species)).map((offer) => [offer.species, offer.common]),
-      ),
     /** Who leads each dish, without shares. */
     leaders: async (
       ref: SheetRef,
@@ -291,41 +260,12 @@ export function createEngine(shelf: SheetShelf) {
       const answer = tell(compareParts({ ...brief, fish: species, offer: offerId, form }, sheet, { today }))
       return answer.ok ? answer.value : null
     },
+    ...createBookAnswers({ open }),
     ...createCounterAnswers({ open, tell }),
     ...createCookAnswers({ open, tell }),
     ...createPracticeAnswers({ open, tell }),
-    search: async (ref: SheetRef, text: string): Promise<readonly FishHit[]> => (await open(ref)).search().find(text),
-    sharedName: async (ref: SheetRef, text: string): Promise<SharedName | null> => (await open(ref)).search().findShared(text),
     /** Fetches a sheet before anybody asks a question on it. */
     lay: async (ref: SheetRef): Promise<void> => void (await open(ref)),
-    /** The book as lines, before any fits are worked out. */
-    book: async (ref: SheetRef): Promise<readonly BookRow[]> => listBookRows(await entries.all(ref)),
-    /** The best fit of each fish for each way of cooking; other questions are answered in between. */
-    methodFits: async (ref: SheetRef): Promise<ReadonlyMap<string, MethodFits>> => {
-      const laid = await open(ref)
-      if (laid.fits) return laid.fits
-      const work = stepMethodFits(laid.sheet, laid.today)
-      for (let since = performance.now(); ;) {
-        const step = work.next()
-        if (step.done) return (laid.fits = step.value)
-        if (performance.now() - since < SLICE_MS) continue
-        await new Promise((resolve) => setTimeout(resolve))
-        since = performance.now()
-      }
-    },
-    /** Every fish of a sheet by its common name, in that order. */
-    fishNames: async (ref: SheetRef): Promise<readonly FishName[]> => {
-      const { offers } = (await open(ref)).sheet
-      const names = new Map(offers.map(({ species, common }) => [species, { species, common }]))
-      return [...names.values()].sort((a, b) => a.common.localeCompare(b.common, 'en'))
-    },
-    /** Entries of the book, in the order of the names asked. */
-    sheets: (ref: SheetRef, names: readonly string[]): Promise<readonly SpeciesSheet[]> => entries.some(ref, names),
-    relatives: async (ref: SheetRef, offerId: string): Promise<readonly Relative[]> => {
-      const { offers } = (await open(ref)).sheet
-      const offer = offers.find(({ id }) => id === offerId)
-      return offer ? findRelatives(offer, offers) : []
-    },
     /** Dishes and ways to cook for fish that were seen; a dish whose brief has a mistake is left out and named. */
     fishFirst: async (
       ref: SheetRef,

@@ -1,7 +1,7 @@
 export { EngineRoom, sitAt, startEngine, useEngine, type EngineRemote } from './EngineRoom.tsx'
 export type { OnlyOffered, ShownStandIns, Unoffered } from './questions.ts'
 export type { AskedToRun, CookedToRun } from './cookAnswers.ts'
-export type { FishName } from './createEngine.ts'
+export type { FishName } from './bookAnswers.ts'
 export { createSheetRef, type SheetRef } from './sheetRef.ts'
 export { nameQuestion, useAnswer, type Answer } from './useAnswer.ts'
 export { useOffers } from './useOffers.ts'

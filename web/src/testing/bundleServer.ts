@@ -1,5 +1,5 @@
 import { fileURLToPath } from 'node:url'
-import { build } from 'esbuild'
+import { build, type Plugin } from 'esbuild'
 
 const here = (path: string): string => fileURLToPath(new URL(path, import.meta.url))
 
@@ -8,6 +8,7 @@ export const SERVER_BUNDLE = here('../../../node_modules/.cache/tender-gill/real
 
 /** The real server in one file, once for a run: read module by module it would cost each file of tests more than the pages themselves. */
 export async function setup(): Promise<void> {
+  const { outsidePackages } = (await import('../../../scripts/lib/outsidePackages.mjs' as string)) as { outsidePackages: Plugin }
   await build({
     entryPoints: [here('./realServer.ts')],
     outfile: SERVER_BUNDLE,
@@ -15,15 +16,6 @@ export async function setup(): Promise<void> {
     platform: 'node',
     format: 'esm',
     target: 'node20',
-    plugins: [
-      {
-        name: 'outside-packages',
-        setup({ onResolve }) {
-          onResolve({ filter: /^[^./]/ }, ({ path, kind }) =>
-            kind === 'entry-point' || path.startsWith('@tender-gill/') ? undefined : { path, external: true },
-          )
-        },
-      },
-    ],
+    plugins: [outsidePackages],
   })
 }
