@@ -97,7 +97,7 @@ function RungCell({ rung, at, most, sure }: RungProps) {
       {sure && (
         <Box component="span" className="after" sx={{ color: 'text.secondary' }}>
           <span className="screen">
-            At least one of {sure.rungs} is there in {sure.of100} of 100.
+            At least one of {sure.rungs === 1 ? '1 rung' : `${sure.rungs} rungs`} is there in {sure.of100} of 100.
           </span>
           <span className="paper"> {sure.of100} of 100.</span>
         </Box>
