@@ -67,7 +67,7 @@ export {
   type KeptDish,
   type KeptDishes,
 } from './kept/index.ts'
-export { findStandIns, mapSwaps } from './standIns/index.ts'
+export { findStandIns, mapSwaps, stepSwaps } from './standIns/index.ts'
 export { AXES, DEFAULT_PORTION_G, ENGINE_VERSION, FORMS_FOR, GRAMS_PER_LB } from './tables/constants.ts'
 export { createPlainBrief, gridCell, usualFormats } from './tables/cuts.ts'
 export { METHOD_TABLE } from './tables/methods.ts'

@@ -97,3 +97,22 @@ export function normaliseBrief(
     },
   }
 }
+
+export type Normalise = (brief: Brief) => ReturnType<typeof normaliseBrief>
+
+/** Briefs that bring no market of their own. */
+const NO_MARKET = {}
+
+/** `normaliseBrief` of one kitchen and day, each brief once: what lets many fish in leads to the same few briefs. */
+export function createNormalise(options: NormaliseOptions): Normalise {
+  const byMarket = new WeakMap<object, Map<string, ReturnType<typeof normaliseBrief>>>()
+  return (brief) => {
+    const { market, ...rest } = brief
+    const known = byMarket.get(market ?? NO_MARKET) ?? new Map<string, ReturnType<typeof normaliseBrief>>()
+    byMarket.set(market ?? NO_MARKET, known)
+    const key = JSON.stringify(rest)
+    const normalised = known.get(key) ?? normaliseBrief(brief, options)
+    known.set(key, normalised)
+    return normalised
+  }
+}

@@ -165,6 +165,17 @@ function findBudgetGates(candidate: Candidate, brief: NormalisedBrief, { dropped
 const findSpendGates = ({ offer }: Candidate, { spend, spendMust }: NormalisedBrief): readonly Gate[] =>
   spendMust && spend !== 'any' && offer.market === 'premium' ? ['spend'] : NONE
 
+/** Whether a must of the brief closes a candidate; one on something that is known for no fish is not tested. */
+const failsMustOf = (key: (typeof ASK_ORDER)[number], candidate: Candidate, brief: NormalisedBrief, gap: ScoringGap): boolean =>
+  brief.asks[key]?.must ? !gap.dropped.includes(key) && failsAskMust(key, candidate, brief) : false
+
+/** Whether no gate closes a candidate: `findGates` without telling which, left at the first that does. */
+export const passesGates = (candidate: Candidate, brief: NormalisedBrief, gap: ScoringGap): boolean =>
+  CHECKS.every(([, fails]) => !fails(candidate.offer, brief)) &&
+  !ASK_ORDER.some((key) => failsMustOf(key, candidate, brief, gap)) &&
+  findBudgetGates(candidate, brief, gap).length === 0 &&
+  findSpendGates(candidate, brief).length === 0
+
 /**
  * Every gate that closes a candidate, in the order in which they are told; empty when it may be ranked.
  * A must on something that is known for no fish is not tested: the line-up says so instead.
@@ -175,7 +186,7 @@ export function findGates(
   gap: ScoringGap,
   structural: readonly Gate[] = findStructuralGates(candidate.offer, brief),
 ): readonly Gate[] {
-  const musts = ASK_ORDER.filter((key) => brief.asks[key]?.must && !gap.dropped.includes(key) && failsAskMust(key, candidate, brief))
+  const musts = ASK_ORDER.filter((key) => failsMustOf(key, candidate, brief, gap))
   const budget = [...findBudgetGates(candidate, brief, gap), ...findSpendGates(candidate, brief)]
   if (structural.length + musts.length + budget.length === 0) return NONE
   const failed = new Set<Gate>([...structural, ...musts, ...budget])

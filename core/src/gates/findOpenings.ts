@@ -1,6 +1,6 @@
 import type { Brief, Opening, Fact } from '@tender-gill/contract'
 import type { NormalisedBrief } from '../facts/index.ts'
-import { normaliseBrief, type NormaliseOptions } from '../brief/index.ts'
+import type { Normalise } from '../brief/index.ts'
 import { findForms, type Candidate } from '../traits/index.ts'
 import { applyOpenings } from './applyOpenings.ts'
 import { findGates, type ScoringGap } from './findGates.ts'
@@ -15,7 +15,7 @@ export interface OpeningResult {
 
 export interface OpeningContext {
   readonly gap: ScoringGap
-  readonly options: NormaliseOptions
+  readonly normalise: Normalise
   readonly offerOn: OfferOn
 }
 
@@ -25,13 +25,13 @@ const MOST_ROUNDS = 4
 /**
  * The changes to a brief that open every gate of a candidate, proved by applying them; undefined where only another fish would do.
  */
-export function findOpenings(candidate: Candidate, brief: Brief, { gap, options, offerOn }: OpeningContext): OpeningResult | undefined {
+export function findOpenings(candidate: Candidate, brief: Brief, { gap, normalise, offerOn }: OpeningContext): OpeningResult | undefined {
   let changed = brief
   let effort = 0
   const opens = new Map<string, Opening>()
   const changes: Fact[] = []
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
-    const normalised = normaliseBrief(changed, options)
+    const normalised = normalise(changed)
     if (!normalised.ok) return undefined
     const current = withForm({ ...candidate, offer: offerOn(candidate.offer, normalised.value.date) }, normalised.value)
     const gates = findGates(current, normalised.value, gap)

@@ -7,7 +7,7 @@ import { briefArbitrary, offersArbitrary } from '../testing/arbitraries.ts'
 import { TODAY, buildBrief, buildOffer, buildSheet, must } from '../testing/builders.ts'
 import { cases } from '../testing/cases.ts'
 import { told } from '../testing/told.ts'
-import { GATE_ORDER, applyOpenings, describeGate, findGates } from './index.ts'
+import { GATE_ORDER, applyOpenings, describeGate, findGates, passesGates } from './index.ts'
 
 const SAFETY: ReadonlySet<Gate> = new Set<Gate>(['allergy', 'vulnerable', 'wax-ester', 'protected'])
 const book = createOfferSheet(TODAY)
@@ -19,6 +19,21 @@ const gatesOf = (brief: Brief, ...offers: ReturnType<typeof buildOffer>[]) => {
 describe('the gates of a candidate', () => {
   it('are those of the contract', () => {
     expect(GATE_ORDER).toEqual(GATES)
+  })
+
+  it('close it or not, alike whether they are told or only asked for', () => {
+    let open = 0
+    fc.assert(
+      fc.property(briefArbitrary, offersArbitrary(1, 6), (brief, offers) => {
+        for (const { candidate, board } of gatesOf(brief, ...offers)) {
+          const told = findGates(candidate, board.brief, board.scoring)
+          expect(passesGates(candidate, board.brief, board.scoring)).toBe(told.length === 0)
+          if (told.length === 0) open += 1
+        }
+      }),
+      { seed: 913, numRuns: cases(120) },
+    )
+    expect(open).toBeGreaterThan(5)
   })
 
   it('are told each once, in one order', () => {

@@ -1,5 +1,5 @@
 export { applyOpenings } from './applyOpenings.ts'
 export { describeGate } from './describeGate.ts'
-export { failsMust, GATE_ORDER, findGates, findStructuralGates, stateMatches, type ScoringGap } from './findGates.ts'
+export { failsMust, GATE_ORDER, findGates, findStructuralGates, passesGates, stateMatches, type ScoringGap } from './findGates.ts'
 export { findOpenings, type OpeningContext, type OpeningResult } from './findOpenings.ts'
 export { EFFORT, type OfferOn } from './openingFor.ts'

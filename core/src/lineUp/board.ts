@@ -1,7 +1,7 @@
 import type { Brief, Gate, OfferSheet, Part, ResolvedOffer, Result } from '@tender-gill/contract'
 import { groupBy } from '../lists/index.ts'
 import type { NormalisedBrief, Problem } from '../facts/index.ts'
-import { createFindSpecies, hidesTheFish, normaliseBrief, type FindSpecies, type NormaliseOptions } from '../brief/index.ts'
+import { createFindSpecies, hidesTheFish, createNormalise, normaliseBrief, type FindSpecies, type Normalise } from '../brief/index.ts'
 import { computePortionCost, findPrice } from '../amounts/index.ts'
 import { computeFit, createScoring, withAsks, type Fit, type Scoring } from '../fit/index.ts'
 import { findGates, findStructuralGates, type OfferOn } from '../gates/index.ts'
@@ -25,7 +25,8 @@ export interface Entry {
 export interface Board {
   readonly rawBrief: Brief
   readonly brief: NormalisedBrief
-  readonly options: NormaliseOptions
+  /** Reads a brief as this one was read: on the same day, with the same leanings. */
+  readonly normalise: Normalise
   readonly scoring: Scoring
   /** One entry an offer: its best form for this brief. The whole sheet, in the pool or not. */
   readonly entries: readonly Entry[]
@@ -151,8 +152,8 @@ const once = <T>(make: () => T): (() => T) => {
 export function createBoard(rawBrief: Brief, sheet: ChosenSheet, today: string): Result<Board, readonly Problem[]> {
   const { chosenFrom: whole = sheet } = sheet
   const findSpecies = createFindSpecies(whole.offers)
-  const options: NormaliseOptions = { findSpecies, today, leanings: sheet.leanings }
-  const normalised = normaliseBrief(rawBrief, options)
+  const normalise = createNormalise({ findSpecies, today, leanings: sheet.leanings })
+  const normalised = normalise(rawBrief)
   if (!normalised.ok) return normalised
   const brief = normalised.value
   const day = { date: brief.date, waters: brief.waters, findSpecies }
@@ -170,10 +171,10 @@ export function createBoard(rawBrief: Brief, sheet: ChosenSheet, today: string):
     return laid.ok ? laid.value : null
   }
   const offerOn = createOfferOn(rawBrief, brief, sheet, findSpecies)
-  const otherWays = once(() => listOtherWays(rawBrief, offers, options))
+  const otherWays = once(() => listOtherWays(rawBrief, offers, normalise))
   return {
     ok: true,
-    value: { rawBrief, brief, options, scoring, entries, whole: all, considered, findSpecies, offerOn, otherWays, withoutLeanings },
+    value: { rawBrief, brief, normalise, scoring, entries, whole: all, considered, findSpecies, offerOn, otherWays, withoutLeanings },
   }
 }
 

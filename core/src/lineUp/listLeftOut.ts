@@ -19,7 +19,7 @@ const least = (openings: readonly OpeningResult[]): OpeningResult | undefined =>
  * and those before giving up what the dish needs.
  */
 function findSpeciesOpening(spokesman: Entry, group: readonly Entry[], board: Board): OpeningResult | undefined {
-  const context = { gap: board.scoring, options: board.options, offerOn: board.offerOn }
+  const context = { gap: board.scoring, normalise: board.normalise, offerOn: board.offerOn }
   const open = ({ candidate }: Entry) => findOpenings(candidate, board.rawBrief, context) ?? []
   const own = least([open(spokesman)].flat())
   if (own && own.effort <= EFFORT.cut) return own

@@ -1,8 +1,8 @@
 import type { Brief, Fact, Format, Method, Opening, ResolvedOffer } from '@tender-gill/contract'
 import { say, term, type NormalisedBrief } from '../facts/index.ts'
-import { normaliseBrief, type NormaliseOptions } from '../brief/index.ts'
+import type { Normalise } from '../brief/index.ts'
 import { computeFit, createScoring, type Scoring } from '../fit/index.ts'
-import { EFFORT, applyOpenings, findGates, type OpeningResult } from '../gates/index.ts'
+import { EFFORT, applyOpenings, passesGates, type OpeningResult } from '../gates/index.ts'
 import { METHODS_IN_ORDER, gridCell, usualFormats } from '../tables/cuts.ts'
 import { findForms } from '../traits/index.ts'
 
@@ -24,7 +24,7 @@ const describeWay = (method: Method, format: Format | undefined): Fact =>
 const OTHER_DISHES: ReadonlySet<Method> = new Set<Method>(['mince', 'broth', 'raw', 'cure'])
 
 /** Every other way of cooking in which the brief still makes sense; for another cut too where the way does not take this one. */
-export function listOtherWays(rawBrief: Brief, offers: readonly ResolvedOffer[], options: NormaliseOptions): readonly OtherWay[] {
+export function listOtherWays(rawBrief: Brief, offers: readonly ResolvedOffer[], normalise: Normalise): readonly OtherWay[] {
   return METHODS_IN_ORDER.filter((method) => method !== rawBrief.method && !OTHER_DISHES.has(method)).flatMap((method): OtherWay[] => {
     const [usual] = usualFormats(method)
     const format = gridCell(method, rawBrief.format) === 'allowed' ? undefined : usual
@@ -34,7 +34,7 @@ export function listOtherWays(rawBrief: Brief, offers: readonly ResolvedOffer[],
       // A style is of its own way of cooking.
       ...(['style', 'servedAs'] as const).flatMap((said) => (rawBrief[said] ? [{ path: `/${said}`, value: null }] : [])),
     ]
-    const normalised = normaliseBrief(applyOpenings(rawBrief, opens), options)
+    const normalised = normalise(applyOpenings(rawBrief, opens))
     if (!normalised.ok) return []
     const brief = normalised.value
     return [{ method, opens, change: describeWay(method, format), brief, scoring: createScoring(brief, offers) }]
@@ -46,7 +46,7 @@ function findBestWay(offer: ResolvedOffer, ways: readonly OtherWay[]): OtherWay 
   let best: { readonly fit: number; readonly way: OtherWay } | undefined
   for (const way of ways) {
     const [form] = findForms(offer, way.brief)
-    if (form === undefined || findGates({ offer, form }, way.brief, way.scoring).length > 0) continue
+    if (form === undefined || !passesGates({ offer, form }, way.brief, way.scoring)) continue
     const { fit } = computeFit({ offer, form }, way.brief, way.scoring)
     if (!best || fit > best.fit) best = { fit, way }
   }

@@ -28,6 +28,36 @@ describe('the map of swaps', () => {
     )
   })
 
+  it('keeps the eight best of every pair, over the whole book', () => {
+    for (const method of ['grill', 'poach'] as const) {
+      const brief = createPlainBrief(method, 'portion')
+      const { fish } = map(brief)
+      const standing = new Set(fish.map(({ offerId }) => offerId))
+      for (const { species, neighbours } of fish.filter((_fish, i) => i % 23 === 0)) {
+        const { order } = must(findStandIns({ ...brief, missing: species }, book, { today: TODAY }))
+        // One offer stands for each species of the map: none of those that do better than the last one kept was passed over.
+        const least = neighbours.at(-1)?.standIn ?? 0
+        const better = order.filter(({ offerId, standIn }) => standing.has(offerId) && standIn > least)
+        const kept = new Map(neighbours.map(({ to, standIn }) => [fish[to]?.offerId, standIn]))
+        expect(better.length).toBeGreaterThan(0)
+        for (const { offerId, standIn } of better) expect(kept.get(offerId)).toBe(standIn)
+        expect(neighbours).toHaveLength(8)
+      }
+    }
+  })
+
+  it('round one fish is a piece of the whole: that fish, or the fittest, and each of its neighbours with theirs', () => {
+    const whole = map().fish
+    const fittest = whole.filter(({ sentence }) => sentence === null).reduce((best, one) => (one.fit > best.fit ? one : best))
+    for (const around of [null, 'Gadus morhua', 'Salmo salar']) {
+      const { fish } = must(mapSwaps(buildBrief(), book, { today: TODAY, around }))
+      const centre = fish.findIndex(({ species }) => species === (around ?? fittest.species))
+      const near = [centre, ...(fish[centre]?.neighbours ?? []).map(({ to }) => to)]
+      expect(near).toHaveLength(9)
+      expect(fish).toEqual(whole.map((one, i) => (near.includes(i) ? one : { ...one, neighbours: [] })))
+    }
+  })
+
   it('is the same whatever the order of the offers', () => {
     fc.assert(
       fc.property(briefArbitrary, offersArbitrary(3, 8), (brief, offers) => {

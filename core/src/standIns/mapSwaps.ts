@@ -2,6 +2,7 @@ import type { Brief, OfferSheet, Result, SwapLink } from '@tender-gill/contract'
 import type { Problem, SwapFish, SwapMap } from '../facts/index.ts'
 import { computeFit, withAsks } from '../fit/index.ts'
 import { describeGate } from '../gates/index.ts'
+import { finish } from '../draws/index.ts'
 import { findSwap, learnAlike } from '../swaps/index.ts'
 import { byFit, createBoard, groupBySpecies, pickForSpecies, pickStanding, type Board, type Entry } from '../lineUp/index.ts'
 import { ENGINE_VERSION } from '../tables/constants.ts'
@@ -59,30 +60,51 @@ function listDifferences(scale: LikenessScale, c: AxisPlaces, m: AxisPlaces): Sw
 const ofItsKind = ({ entry }: Placed, all: readonly Placed[]): readonly Placed[] =>
   all.filter((other) => kindOf(other.entry.candidate.offer) === kindOf(entry.candidate.offer))
 
+interface Scored {
+  readonly to: number
+  readonly alike: number
+  readonly standIn: number
+}
+const byScore = (a: Scored, b: Scored) => b.standIn - a.standIn || a.to - b.to
+
+/**
+ * The best stand-ins, the best first. No fit is worked out for those that are so little alike that even a fit of 100 would not bring them among
+ * the best.
+ * @param likest the most alike first
+ */
+function pickNearest(likest: readonly Pick<Scored, 'to' | 'alike'>[], fitOf: (to: number) => number): readonly Scored[] {
+  let nearest: readonly Scored[] = []
+  for (const { to, alike } of likest) {
+    const last = nearest.length < MOST_NEIGHBOURS ? undefined : nearest[MOST_NEIGHBOURS - 1]
+    if (last && computeStandInScore(alike, 100) < last.standIn) break
+    nearest = [...nearest, { to, alike, standIn: computeStandInScore(alike, fitOf(to)) }].sort(byScore).slice(0, MOST_NEIGHBOURS)
+  }
+  return nearest
+}
+
 /** The nearest stand-ins of one fish among those that can do the dish. */
 function findNeighbours(missing: Placed, able: ReadonlySet<Placed>, all: readonly Placed[], board: Board): SwapLink[] {
   // The dish as it is served works with this fish: so its neighbours are judged.
   const brief = { ...board.brief, asks: widenAsks(board.brief, missing.entry.candidate) }
   const scoring = withAsks(board.scoring, brief.asks)
   const scale = createLikenessScale(brief, scoring)
-  const scored: { readonly to: number; readonly alike: number; readonly standIn: number }[] = []
+  const likest: { readonly to: number; readonly alike: number }[] = []
   for (const [to, other] of all.entries()) {
     if (other === missing || other.entry.gates.length > 0 || !able.has(other)) continue
     const look = compareLooks(other.entry.candidate.offer, missing.entry.candidate.offer, brief)
     const alikeWas = look * computeLikeness(scale, other.places, missing.places)
     const swap = findSwap(other.entry.candidate.offer, missing.entry.candidate.offer.species, brief.method)
     const alike = swap ? learnAlike(alikeWas, swap.worked, swap.n) : alikeWas
-    scored.push({ to, alike, standIn: computeStandInScore(alike, computeFit(other.entry.candidate, brief, scoring).fit) })
+    likest.push({ to, alike })
   }
-  return scored
-    .sort((a, b) => b.standIn - a.standIn || a.to - b.to)
-    .slice(0, MOST_NEIGHBOURS)
-    .map(({ to, alike, standIn }) => ({
-      to,
-      alike: toTenth(alike),
-      standIn: toTenth(standIn),
-      differs: listDifferences(scale, all[to]?.places ?? missing.places, missing.places),
-    }))
+  likest.sort((a, b) => b.alike - a.alike)
+  const fitOf = (to: number) => (all[to] ? computeFit(all[to].entry.candidate, brief, scoring).fit : 0)
+  return pickNearest(likest, fitOf).map(({ to, alike, standIn }) => ({
+    to,
+    alike: toTenth(alike),
+    standIn: toTenth(standIn),
+    differs: listDifferences(scale, all[to]?.places ?? missing.places, missing.places),
+  }))
 }
 
 function describeFish({ entry }: Placed, board: Board, neighbours: SwapLink[]): SwapFish {
@@ -99,12 +121,35 @@ function describeFish({ entry }: Placed, board: Board, neighbours: SwapLink[]): 
   }
 }
 
-/**
- * Which species stand in for which in one dish, over the whole sheet: every pair compared, the nearest eight of each kept. A fish that cannot
- * do the dish itself has neighbours all the same, and is nobody's.
- * @returns fish in the order of their scientific names, or every problem of the brief with its place
- */
-export function mapSwaps(brief: Brief, sheet: OfferSheet, { today }: { today: string }): Result<SwapMap, readonly Problem[]> {
+interface SwapOptions {
+  readonly today: string
+  /** The neighbours of this species alone, and those of its neighbours, are worked out; of the fittest one where it is null. */
+  readonly around?: string | null
+}
+
+/** A fish and its neighbours, each with neighbours of its own: what is drawn round one. */
+function* stepAround(around: string | null, all: readonly Placed[], neighboursOf: (placed: Placed) => SwapLink[]) {
+  const able = all.filter(({ entry }) => entry.gates.length === 0)
+  const fittest = able.reduce<Placed | undefined>((best, one) => (best && best.entry.fit.fit >= one.entry.fit.fit ? best : one), undefined)
+  const centre = all.find(({ entry }) => entry.candidate.offer.species === around) ?? fittest
+  const found = new Map<Placed, SwapLink[]>()
+  if (!centre) return found
+  const near = neighboursOf(centre)
+  found.set(centre, near)
+  for (const { to } of near) {
+    const other = all[to]
+    if (other) found.set(other, neighboursOf(other))
+    yield found.size / (near.length + 1)
+  }
+  return found
+}
+
+/** `mapSwaps` in steps: yields the share of the fish that is done. */
+export function* stepSwaps(
+  brief: Brief,
+  sheet: OfferSheet,
+  { today, around }: SwapOptions,
+): Generator<number, Result<SwapMap, readonly Problem[]>> {
   const laid = createBoard(brief.kinds ? brief : { ...brief, kinds: [...ALL_KINDS] }, sheet, today)
   if (!laid.ok) return laid
   const board = laid.value
@@ -112,15 +157,28 @@ export function mapSwaps(brief: Brief, sheet: OfferSheet, { today }: { today: st
   const all = [...pickOnePerSpecies(board)]
     .sort((a, b) => (a.candidate.offer.species < b.candidate.offer.species ? -1 : 1))
     .map((entry): Placed => ({ entry, places: placeOnAxes(entry.candidate, scale, board.brief) }))
+  const neighboursOf = (placed: Placed) => findNeighbours(placed, new Set(brief.kinds ? all : ofItsKind(placed, all)), all, board)
+  const found = around === undefined ? new Map<Placed, SwapLink[]>() : yield* stepAround(around, all, neighboursOf)
+  if (around === undefined)
+    for (const placed of all) {
+      found.set(placed, neighboursOf(placed))
+      yield found.size / all.length
+    }
   return {
     ok: true,
     value: {
       brief: board.brief,
-      fish: all.map((placed) =>
-        describeFish(placed, board, findNeighbours(placed, new Set(brief.kinds ? all : ofItsKind(placed, all)), all, board)),
-      ),
+      fish: all.map((placed) => describeFish(placed, board, found.get(placed) ?? [])),
       snapshot: sheet.snapshot,
       engineVersion: ENGINE_VERSION,
     },
   }
 }
+
+/**
+ * Which species stand in for which in one dish, over the whole sheet: every pair compared, the nearest eight of each kept. A fish that cannot
+ * do the dish itself has neighbours all the same, and is nobody's.
+ * @returns fish in the order of their scientific names, or every problem of the brief with its place
+ */
+export const mapSwaps = (brief: Brief, sheet: OfferSheet, options: SwapOptions): Result<SwapMap, readonly Problem[]> =>
+  finish(stepSwaps(brief, sheet, options))
