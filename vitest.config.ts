@@ -15,7 +15,7 @@ const SHARED = { isolate: false }
 const NEEDS_A_PAGE = ['web/src/askAhead.test.ts', 'web/src/state/store.test.ts']
 
 const node = (name: string, include: string[], options: object = {}) => ({
-  test: { name, environment: 'node' as const, include, ...PATIENCE, ...options },
+  test: { name, environment: 'node' as const, include, setupFiles: ['vitest.laws.ts'], ...PATIENCE, ...options },
 })
 
 export default defineConfig({
@@ -45,6 +45,7 @@ export default defineConfig({
           name: 'web',
           environment: 'jsdom',
           env: { NODE_ENV: 'production' },
+          setupFiles: ['vitest.laws.ts'],
           include: ['web/src/**/*.test.tsx', ...NEEDS_A_PAGE],
           globalSetup: ['server/src/testing/globalSetup.ts', 'web/src/testing/bundleServer.ts'],
           ...PATIENCE,

@@ -30,6 +30,13 @@ function tint(celsius: number): string {
   return `rgb(${mix.join(' ')})`
 }
 
+/** Which plane is the coldest; of several as cold, the one nearest the middle: a piece of one heat is probed at its core. */
+export function findColdest(planes: readonly number[]): number {
+  const least = Math.min(...planes)
+  const fromMiddle = (i: number) => Math.abs(i - (planes.length - 1) / 2)
+  return planes.reduce((best, celsius, i) => (celsius === least && (best < 0 || fromMiddle(i) < fromMiddle(best)) ? i : best), -1)
+}
+
 const WIDTH = 190
 /** Height of the drawing for each mm of fish: the piece is drawn at its own proportion. */
 const PX_PER_MM = 3
@@ -43,8 +50,7 @@ export function PieceHeat({ throughC, depthMm, round, skin, label }: Props) {
   const height = Math.min(MOST, Math.max(LEAST, depthMm * PX_PER_MM))
   const planes = round ? [...[...throughC].reverse(), ...throughC] : [...throughC].reverse()
   const shape = round ? { rx: WIDTH / 2, ry: height / 2 } : { rx: 9, ry: 9 }
-  const coldest = planes.indexOf(Math.min(...planes))
-  const coreY = ((coldest + 0.5) / planes.length) * height
+  const coreY = ((findColdest(planes) + 0.5) / planes.length) * height
   const stops = planes.map((celsius, i) => <stop key={i} offset={`${((i + 0.5) / planes.length) * 100}%`} stopColor={tint(celsius)} />)
   return (
     <svg

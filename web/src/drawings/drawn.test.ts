@@ -215,11 +215,21 @@ describe('a piece with the heat in it', () => {
         const height = Number(/viewBox="-4 -4 \d+ ([\d.]+)"/.exec(markup)?.[1]) - 8
         const probe = Number(/<circle[^>]*\scy="([^"]*)"/.exec(markup)?.[1])
         expect(probe > 0 && probe < height).toBe(true)
-        const coldest = planes.indexOf(Math.min(...planes))
-        if (!round) expect(probe / height).toBeCloseTo(1 - (coldest + 0.5) / planes.length, 1)
+        // Drawn from above to below, told from below to above.
+        const reached = planes.length - 1 - Math.floor((probe / height) * planes.length)
+        if (!round) expect(planes[reached]).toBe(Math.min(...planes))
       }),
       { numRuns: 100 },
     )
+  })
+
+  it('is probed at its core while one place is as cold as another', () => {
+    for (const round of [false, true]) {
+      const markup = draw(PieceHeat, { throughC: [4, 4, 4, 4, 4], depthMm: 30, round, skin: 'none', label: 'from the cold' })
+      expect(Number(/<circle[^>]*\scy="([^"]*)"/.exec(markup)?.[1])).toBeCloseTo(45, -1)
+    }
+    const bothSides = draw(PieceHeat, { throughC: [2, 8, 5, 5, 5, 8, 9], depthMm: 30, round: false, skin: 'none', label: 'cold below' })
+    expect(Number(/<circle[^>]*\scy="([^"]*)"/.exec(bothSides)?.[1])).toBeGreaterThan(75)
   })
 
   it('has a tint of its own beside another on the same page', () => {
