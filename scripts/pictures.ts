@@ -1,4 +1,4 @@
-/** `npm run pictures`: takes the pictures of docs/screenshots anew, from the demo, on a throw-away database. */
+/** `npm run pictures`: takes the pictures of docs/screenshots anew, all or those named, from the demo, on a throw-away database. */
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -23,6 +23,24 @@ async function lookAtFish(page: Page): Promise<void> {
   await page.waitForTimeout(500)
   await levels.nth(1).click()
   await page.waitForTimeout(500)
+}
+
+/** What a page that is still at work says: a skeleton, an answer that is being asked anew, a sentence that ends in dots. */
+const AT_WORK = `(document.querySelector('.MuiSkeleton-root, [aria-busy=true]') !== null || /\\w \\.\\.\\.$/m.test(document.body.innerText))`
+const STILL_FOR = 6
+const POLLS = 160
+
+/** Waits until nothing on the page is at work and it has looked the same for a second and a half; what goes on moving is taken as it is after 40 s. */
+async function waitUntilStill(page: Page): Promise<void> {
+  let seen = ''
+  let same = 0
+  for (let poll = 0; poll < POLLS && same < STILL_FOR; poll += 1) {
+    await page.waitForTimeout(250)
+    const now = await page.evaluate<string>(`${AT_WORK} ? '' : document.body.innerHTML`)
+    same = now !== '' && now === seen ? same + 1 : 0
+    seen = now
+  }
+  if (seen === '') throw new Error(`${page.url()} is still at work`)
 }
 
 const PICTURES: readonly Picture[] = [
@@ -73,7 +91,10 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
 })
 try {
-  for (const { name, path, phone = false, clock = false, prepare } of PICTURES) {
+  const named = process.argv.slice(2)
+  for (const { name, path, phone = false, clock = false, prepare } of PICTURES.filter(
+    (one) => named.length === 0 || named.includes(one.name),
+  )) {
     const context = await browser.newContext({
       viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
       locale: 'en-GB',
@@ -83,9 +104,11 @@ try {
     const page = await context.newPage()
     if (clock) await page.clock.setFixedTime(new Date(NOW))
     await page.goto(`${server.address}${path}`)
-    await page.waitForTimeout(name === 'cook' || name === 'run-sheet' ? 6000 : 3000)
-    await prepare?.(page)
-    await page.waitForTimeout(500)
+    await waitUntilStill(page)
+    if (prepare) {
+      await prepare(page)
+      await waitUntilStill(page)
+    }
     await page.screenshot({ path: `docs/screenshots/${name}.png` })
     await context.close()
   }

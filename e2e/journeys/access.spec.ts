@@ -1,5 +1,31 @@
 import AxeBuilder from '@axe-core/playwright'
+import type { ConsoleMessage, Page } from '@playwright/test'
 import { expect, readLeader, test } from '../stack.ts'
+
+/** Views that are only looked at, one after the other in one browser that was here before: nothing is written, nothing is to be tidied. */
+const look = test.extend<object, { view: Page }>({
+  view: [
+    async ({ browser, stack }, use) => {
+      const context = await browser.newContext({ baseURL: stack.address, locale: 'en-GB', serviceWorkers: 'block' })
+      await use(await context.newPage())
+      await context.close()
+    },
+    { scope: 'worker' },
+  ],
+  // eslint-disable-next-line no-empty-pattern
+  tidy: async ({}, use) => await use(undefined),
+  consoleErrors: async ({ view }, use) => {
+    const errors: string[] = []
+    const listen = (message: ConsoleMessage) => message.type() === 'error' && errors.push(message.text())
+    const fail = (error: Error) => errors.push(String(error))
+    view.on('console', listen)
+    view.on('pageerror', fail)
+    await use(errors)
+    view.off('console', listen)
+    view.off('pageerror', fail)
+    expect(errors).toEqual([])
+  },
+})
 
 const VIEWS: readonly (readonly [string, string, string])[] = [
   ['home', '/', 'I have a dish'],
@@ -45,7 +71,8 @@ const VIEWS: readonly (readonly [string, string, string])[] = [
 ]
 
 for (const [name, path, heading] of VIEWS) {
-  test(`${name} has no accessibility violation and fits 1280, 390 and 320 wide`, async ({ page }) => {
+  look(`${name} has no accessibility violation and fits 1280, 390 and 320 wide`, async ({ view: page }) => {
+    await page.setViewportSize({ width: 1280, height: 800 })
     await page.goto(path)
     await expect(page.getByRole('heading', { name: heading, exact: true }).first()).toBeVisible()
     await page.waitForTimeout(1200)

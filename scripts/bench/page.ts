@@ -30,7 +30,41 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
 })
 
-async function measureFirstLoad(page: Page): Promise<void> {
+/** How many times each thing is loaded. */
+const LOADS = 8
+
+/** What a second of this machine is worth just now: a fixed piece of arithmetic in the browser, the least of several, ms. */
+async function measureMachine(page: Page): Promise<void> {
+  const times: number[] = []
+  for (let i = 0; i < LOADS; i += 1)
+    times.push(
+      await page.evaluate<number>(
+        `(() => { const began = performance.now(); let sum = 0; for (let i = 0; i < 2e8; i += 1) sum = (sum + i * 7) | 0; window.sum = sum; return performance.now() - began })()`,
+      ),
+    )
+  console.log(
+    `the machine: 200 million steps of arithmetic in ${Math.min(...times).toFixed(0)} ms (${Math.max(...times).toFixed(0)} at most)`,
+  )
+}
+
+/**
+ * Walks to an address and waits until a text stands there to be read; looked for by the page itself, at every frame, since what drives the
+ * browser takes a tenth of a second to look.
+ * @returns ms since the page was set out for
+ */
+async function loadUntil(page: Page, path: string, text: RegExp): Promise<number> {
+  await page.goto(`${server.address}${path}`, { waitUntil: 'commit' })
+  return await page.evaluate<number>(
+    `new Promise((resolve) => {
+      const text = ${String(text)}
+      const stands = () => text.test(document.body?.textContent ?? '') && text.test(document.body.innerText)
+      const look = () => (stands() ? resolve(performance.now()) : requestAnimationFrame(look))
+      look()
+    })`,
+  )
+}
+
+async function loadFirstPage(page: Page): Promise<{ readonly scripts: number; readonly worker: number; readonly readyMs: number }> {
   let scripts = 0
   let worker = 0
   page.on('response', async (response) => {
@@ -40,13 +74,22 @@ async function measureFirstLoad(page: Page): Promise<void> {
     if (pathname.includes('worker')) worker += bytes
     else scripts += bytes
   })
-  const began = performance.now()
-  await page.goto(server.address)
-  await page.getByRole('link', { name: 'Paprika skewers over coals' }).waitFor()
-  const ready = performance.now() - began
+  const readyMs = await loadUntil(page, '/', /Paprika skewers over coals/)
   await page.waitForTimeout(1500)
+  return { scripts, worker, readyMs }
+}
+
+/** The first page of a browser that never was here: each time one with nothing kept. */
+async function measureFirstLoad(): Promise<void> {
+  const loads = []
+  for (let i = 0; i < LOADS; i += 1) {
+    const context = await browser.newContext()
+    loads.push(await loadFirstPage(await context.newPage()))
+    await context.close()
+  }
+  const [{ scripts, worker } = { scripts: NaN, worker: NaN }] = loads
   console.log(
-    `first page: ${(scripts / 1000).toFixed(0)} kB of script as sent (aim under 180 kB), worker ${(worker / 1000).toFixed(0)} kB; dishes there after ${ready.toFixed(0)} ms`,
+    `first page: ${(scripts / 1000).toFixed(0)} kB of script as sent (aim under 180 kB), worker ${(worker / 1000).toFixed(0)} kB; dishes there after ${Math.min(...loads.map(({ readyMs }) => readyMs)).toFixed(0)} ms, the least of ${LOADS} (aim under 1500 ms)`,
   )
 }
 
@@ -73,21 +116,18 @@ const PAGES: readonly (readonly [path: string, answer: RegExp])[] = [
   ['/counter', /in the bag/],
   ['/cold', /days on ice left/],
 ]
-const LOADS = 4
 
 /** How long until the answer of each page stands there, the least of several loads in a browser that was there before. */
 async function measurePages(page: Page): Promise<void> {
-  const least: (readonly [path: string, ms: number])[] = []
-  for (const [path, answer] of PAGES) {
-    const loads: number[] = []
-    for (let i = 0; i < LOADS; i += 1) {
-      const began = performance.now()
-      await page.goto(`${server.address}${path}`)
-      await page.getByText(answer).first().waitFor()
-      loads.push(performance.now() - began)
+  const least = new Map<string, number>()
+  // Round after round, so that a bad minute of the machine does not fall on one page alone.
+  for (let round = 0; round < LOADS; round += 1)
+    for (const [path, answer] of PAGES) {
+      const ms = await loadUntil(page, path, answer)
+      least.set(path, Math.min(least.get(path) ?? Infinity, ms))
+      // What comes after the answer is not stopped half-way: the next page is set out for by somebody who has read this one.
+      await page.waitForTimeout(200)
     }
-    least.push([path, Math.min(...loads)])
-  }
   const slowest = [...least].sort((a, b) => b[1] - a[1])
   console.log(
     `pages, the least of ${LOADS} loads each (aim under 1000 ms): ${slowest.map(([path, ms]) => `${path.split('?')[0] ?? path} ${ms.toFixed(0)}`).join(', ')} ms`,
@@ -136,10 +176,8 @@ async function measureCounter(): Promise<void> {
 /** Drags an end of a band to and fro for five seconds at a quarter of the processor and lists the long tasks of the page. */
 async function measureDrag(page: Page): Promise<void> {
   await page.goto(`${server.address}/dishes/paprika-skewers/line-up`)
-  await page
-    .getByText(/first in .* of 100/)
-    .first()
-    .waitFor()
+  // The line-up is whole when it says of how many these are.
+  await page.getByText(/\d+ of \d+ .*can do this dish/).waitFor()
   await page.waitForTimeout(1000)
   const session = await page.context().newCDPSession(page)
   await session.send('Emulation.setCPUThrottlingRate', { rate: 4 })
@@ -165,7 +203,8 @@ async function measureDrag(page: Page): Promise<void> {
 }
 
 try {
-  await measureFirstLoad(await (await browser.newContext()).newPage())
+  await measureMachine(await (await browser.newContext()).newPage())
+  await measureFirstLoad()
   await measurePages(await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage())
   await measureDrag(await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage())
   await measureCounter()

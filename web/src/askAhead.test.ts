@@ -34,9 +34,12 @@ function open({ date, kept = true, away = [] as readonly string[] }: { date?: st
   })
   const store = createStore({ kitchenId: KITCHEN, client: 'tab', storage: localStorage })
   const laid: SheetRef[] = []
-  const engine = { lay: async (ref: SheetRef) => void laid.push(ref) } as unknown as Parameters<typeof askAhead>[0]['engine']
+  const dishes: string[] = []
+  const engine = {
+    lay: async (ref: SheetRef, dish?: { brief: { dish: string } }) => void (laid.push(ref), dish && dishes.push(dish.brief.dish)),
+  } as unknown as Parameters<typeof askAhead>[0]['engine']
   const nameOf = (day: string) => api.endpoints.sheetName.select({ date: day })(store.getState()).data
-  return { asked, laid, nameOf, ask: (path: string) => askAhead({ store, engine, path }) }
+  return { asked, laid, dishes, nameOf, ask: (path: string) => askAhead({ store, engine, path }) }
 }
 
 beforeEach(() => localStorage.clear())
@@ -57,6 +60,19 @@ describe('what is asked before anything is drawn', () => {
     expect([...asked].sort()).toEqual(['', '/servings/stew', '/sheets', '/sheets 2026-07-01'])
     expect(nameOf('2026-07-01')?.snapshot).toBe('offers of 2026-07-01')
     expect(laid.map(({ date, today }) => [date, today])).toEqual([['2026-07-01', TODAY]])
+  })
+
+  it('lays the dish out where its page begins with the line-up', async () => {
+    for (const [room, laidOut] of [
+      ['line-up', ['Stew']],
+      ['amounts', ['Stew']],
+      ['brief', []],
+      ['pot', []],
+    ] as const) {
+      const { dishes, ask } = open()
+      await ask(`/dishes/stew/${room}`)
+      expect(dishes).toEqual(laidOut)
+    }
   })
 
   it('asks for no day twice where the dish is of today or of no day', async () => {

@@ -2,6 +2,7 @@ import { matchPath } from 'react-router'
 import { api } from './api/api.ts'
 import { createSheetRef, type EngineRemote } from './engine/index.ts'
 import type { AppStore } from './state/store.ts'
+import { readOnlyOffered } from './state/useOnlyOffered.ts'
 
 const { kitchen, serving, servings, sheetName } = api.endpoints
 const QUIETLY = { subscribe: false } as const
@@ -13,9 +14,12 @@ interface Asked {
   readonly path: string
 }
 
+/** Pages of a dish that begin with its line-up. */
+const BEGINS_WITH_LINE_UP = /\/(?:line-up|stand-ins|amounts|cook)$/
+
 /**
  * Asks what nearly every page asks, before anything is drawn: the kitchen, its servings or the one of the address, the name of the offers
- * of the page's day, those offers. What cannot be had is asked again by the page that needs it.
+ * of the page's day; the offers themselves are being laid out when it is done. What cannot be had is asked again by the page that needs it.
  * @returns whether the kitchen is kept; undefined where nobody answers
  */
 export async function askAhead({ store: { dispatch }, engine, path }: Asked): Promise<boolean | undefined> {
@@ -31,6 +35,8 @@ export async function askAhead({ store: { dispatch }, engine, path }: Asked): Pr
   if (todays?.date === here.today) await dispatch(api.util.upsertQueryData('sheetName', { date: here.today }, todays))
   const date = (found && 'brief' in found ? found.brief.date : undefined) ?? here.today
   const { data: named } = date === todays?.date ? { data: todays } : await dispatch(sheetName.initiate({ date }, QUIETLY))
-  if (named) await engine.lay(createSheetRef(here, date, named.snapshot)).catch(() => undefined)
+  const dish =
+    found && 'brief' in found && BEGINS_WITH_LINE_UP.test(path) ? { brief: found.brief, only: readOnlyOffered(here.id) } : undefined
+  if (named) engine.lay(createSheetRef(here, date, named.snapshot), dish).catch(() => undefined)
   return true
 }

@@ -21,7 +21,7 @@ const cache = createCache({ key: 'tg', prepend: true, ...(nonce ? { nonce } : {}
 const root = document.getElementById('root')
 if (!root) throw new Error('the page has no root')
 
-/** A page that comes within this time is drawn at once, without anything in its place before. */
+/** What comes within this time, of a page's code and of what nearly every page asks, is waited for: it is drawn at once, without anything in its place before. */
 const PAGE_PATIENCE_MS = 300
 
 const engine = startEngine()
@@ -29,6 +29,7 @@ const named = readKitchen(window.location.pathname)
 const page = pathInKitchen(window.location.pathname)
 
 const TRY_AGAIN_MS = 2_000
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 
 /** The first kitchen that is kept here. */
 async function findKitchen(): Promise<string> {
@@ -36,7 +37,7 @@ async function findKitchen(): Promise<string> {
     const answer = await fetch('/api/kitchens').catch(() => undefined)
     const [first] = answer?.ok ? ((await answer.json()) as readonly Kitchen[]) : []
     if (first) return first.id
-    await new Promise((resolve) => setTimeout(resolve, TRY_AGAIN_MS))
+    await pause(TRY_AGAIN_MS)
   }
 }
 
@@ -64,7 +65,7 @@ async function start(): Promise<void> {
   const store = createStore({ kitchenId, client, storage: localStorage })
   listenForChanges({ kitchenId, client, dispatch: store.dispatch })
   const asked = askAhead({ store, engine, path: page })
-  await fetched
+  await Promise.all([fetched, Promise.race([asked, pause(PAGE_PATIENCE_MS)])])
   draw(store, kitchenId)
   if ((await asked) !== false) return
   forgetKitchen(localStorage)

@@ -24,11 +24,9 @@ import {
   compareParts,
   computeFoodCost,
   countRows,
-  createBoard,
   createFindSpecies,
   createPlainBrief,
   findStandIns,
-  mapSwaps,
   normaliseBrief,
   planPot,
   computePortionCost,
@@ -36,10 +34,12 @@ import {
   rankLineUp,
   usualFormats,
   stepBoard,
+  stepSwaps,
   stepTurningPoints,
   stepYearOfDish,
 } from '@tender-gill/core'
 import { createWords, readReader, type Words } from '@tender-gill/words'
+import { createBoardLayer } from './layBoard.ts'
 import { createCookAnswers } from './cookAnswers.ts'
 import { createPracticeAnswers } from './practiceAnswers.ts'
 import { runInSlices, WorkLeft } from './runInSlices.ts'
@@ -109,6 +109,7 @@ export function createEngine(shelf: SheetShelf) {
   let words = createWords()
   const tell: Words['tell'] = (answer) => words.tell(answer)
   const open = createSheetDesk(shelf)
+  const layBoard = createBoardLayer()
   /** Counts the studies of shares: the newest alone goes on. */
   let study = 0
   return {
@@ -132,7 +133,7 @@ export function createEngine(shelf: SheetShelf) {
       const { today } = laid
       const sheet = chooseSheet(laid, brief, only)
       const onlyOffered = sheet !== laid.sheet
-      const board = createBoard(brief, sheet, today)
+      const board = layBoard(brief, sheet, today)
       if (!board.ok) return tell(board)
       const show = (lineUp: Untold<LineUp>, left: boolean): Result<ShownLineUp, readonly Problem[]> => ({
         ok: true,
@@ -205,14 +206,19 @@ export function createEngine(shelf: SheetShelf) {
       if (!found.ok) return found
       return { ok: true, value: { standIns: found.value, onlyOffered: sheet !== laid.sheet, offered: countSpecies(laid.offered()) } }
     },
-    /** Which fish stand in for which in one way of cooking; every pair is compared once for each way and day. */
-    swapMap: async (ref: SheetRef, method: Method): Promise<Result<SwapMap, readonly Problem[]>> => {
+    /**
+     * Which fish stand in for which in one way of cooking; every pair is compared once for each way and day.
+     * @param around this fish and its neighbours alone, the fittest where it is null: what is drawn first
+     */
+    swapMap: async (ref: SheetRef, method: Method, around?: string | null): Promise<Result<SwapMap, readonly Problem[]>> => {
       const { sheet, today, maps } = await open(ref)
+      const ready = maps.get(method)
+      if (ready) return ready
       // A swap is for an animal of its kind, as where no kinds are named.
       const { kinds: _kinds, ...plain } = createPlainBrief(method, usualFormats(method)[0] ?? 'portion')
-      const ready = maps.get(method) ?? tell(mapSwaps(plain, sheet, { today }))
-      maps.set(method, ready)
-      return ready
+      const told = tell(await runInSlices(stepSwaps(plain, sheet, { today, ...(around === undefined ? {} : { around }) })))
+      if (around === undefined) maps.set(method, told)
+      return told
     },
     /** Who leads each dish, without shares. */
     leaders: async (
@@ -264,8 +270,11 @@ export function createEngine(shelf: SheetShelf) {
     ...createCounterAnswers({ open, tell }),
     ...createCookAnswers({ open, tell }),
     ...createPracticeAnswers({ open, tell }),
-    /** Fetches a sheet before anybody asks a question on it. */
-    lay: async (ref: SheetRef): Promise<void> => void (await open(ref)),
+    /** Fetches a sheet before anybody asks a question on it, and lays the dish over it that will be asked for. */
+    lay: async (ref: SheetRef, dish?: { readonly brief: Brief; readonly only: OnlyOffered }): Promise<void> => {
+      const laid = await open(ref)
+      if (dish) layBoard(dish.brief, chooseSheet(laid, dish.brief, dish.only), laid.today)
+    },
     /** Dishes and ways to cook for fish that were seen; a dish whose brief has a mistake is left out and named. */
     fishFirst: async (
       ref: SheetRef,

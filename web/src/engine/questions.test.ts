@@ -189,6 +189,21 @@ describe('the book', () => {
     await engine.book(createSheetRef(KITCHEN, TODAY, 'changed'))
     expect(asked.filter((path) => path.endsWith('/species'))).toHaveLength(3)
   })
+
+  it('is read anew under each new name of its sheet, and under an old one that comes back: what was undone may be in it', async () => {
+    const readings = () => asked.filter((path) => path.endsWith('/species')).length
+    const changed = createSheetRef(KITCHEN, TODAY, 'after a change')
+    for (const [ref, times] of [
+      [REF, 1],
+      [REF, 1],
+      [changed, 2],
+      [REF, 3],
+      [REF, 3],
+    ] as const) {
+      await engine.book(ref)
+      expect(readings()).toBe(times)
+    }
+  })
 })
 
 describe('amounts and stand-ins', () => {

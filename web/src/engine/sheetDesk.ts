@@ -61,10 +61,17 @@ const kitchenAddress = (kitchenId: string): string => `/api/kitchens/${encodeURI
 
 /**
  * The entries of a kitchen's book as they stood under the name of a sheet: all of them, or those of some names alone while the whole book was
- * not read. Fetched when first asked for; asked for again when that failed.
+ * not read. Fetched when first asked for; asked for again when that failed, and whenever the sheet has another name than the last one asked
+ * for: the book is fetched as it is and not by that name, so that what came under an old name may be newer than it, and undoing a change
+ * brings an old name back.
  */
 export function createBookDesk() {
   const kept = new Map<string, Promise<unknown>>()
+  let lastName = ''
+  const goTo = ({ name }: SheetRef): void => {
+    if (name !== lastName) kept.clear()
+    lastName = name
+  }
   const once = <T>(key: string, path: string): Promise<T> => {
     const ready = (kept.get(key) as Promise<T> | undefined) ?? fetchJson<T>(path)
     kept.delete(key)
@@ -83,9 +90,13 @@ export function createBookDesk() {
       },
     )
   return {
-    all,
+    all: (ref: SheetRef): Promise<readonly SpeciesSheet[]> => {
+      goTo(ref)
+      return all(ref)
+    },
     /** In the order of the names asked; a name that is no fish of the book is left out. */
     some: async (ref: SheetRef, names: readonly string[]): Promise<readonly SpeciesSheet[]> => {
+      goTo(ref)
       const found = kept.has(`book|${ref.name}`)
         ? await all(ref).then((entries) => names.map((species) => entries.find((entry) => entry.species === species) ?? null))
         : await Promise.all(names.map((species) => one(ref, species)))

@@ -28,7 +28,7 @@ interface Question<T> {
  * Asks the engine a question on a sheet, and asks again when the sheet or the key changes. One question is under way at a time: while it
  * is, newer ones wait and only the newest is asked, so that dragging never queues up work. Offers that cannot be fetched just now are asked
  * for again until they can; any other failure is the page's, and is said there.
- * @param key names the question; the same key on the same sheet asks nothing new; null asks nothing   @param delayMs rest before asking
+ * @param key names the question; the same key on the same sheet asks nothing new; null asks nothing   @param delayMs rest before asking again, once something was asked
  */
 export function useAnswer<T>(
   sheet: SheetRef | undefined,
@@ -42,10 +42,12 @@ export function useAnswer<T>(
   const [failure, setFailure] = useState<unknown>()
   const wanted = useRef<Question<T> | null>(null)
   const busy = useRef(false)
+  const answered = useRef(false)
+  const rests = useRef(false)
   const name = sheet?.name
   useEffect(() => {
     if (!sheet || key === null) return undefined
-    let timer: ReturnType<typeof setTimeout>
+    let timer: ReturnType<typeof setTimeout> | undefined
     let over = false
     const next = () => {
       const question = wanted.current
@@ -54,7 +56,13 @@ export function useAnswer<T>(
       busy.current = true
       question
         .ask(sitAt(engine, question.sheet))
-        .then((value) => startTransition(() => setAnswer({ key: question.key, value })))
+        .then((value) => {
+          const told = { key: question.key, value }
+          // What stands there gives way when the new answer is drawn; where nothing stands yet, it is drawn in one go.
+          if (answered.current) startTransition(() => setAnswer(told))
+          else setAnswer(told)
+          answered.current = true
+        })
         .catch((error: unknown) => {
           const away = nameOf(error) === 'SheetAway' || nameOf(error) === 'SheetGone'
           if (!away) return setFailure(error)
@@ -73,7 +81,9 @@ export function useAnswer<T>(
       wanted.current = { key, sheet, ask }
       next()
     }
-    timer = setTimeout(put, delayMs)
+    if (rests.current) timer = setTimeout(put, delayMs)
+    else put()
+    rests.current = delayMs > 0
     return () => {
       over = true
       clearTimeout(timer)

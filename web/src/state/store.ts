@@ -66,6 +66,8 @@ export function createStore({ kitchenId, client, storage, outboxPauseMs }: Store
       kitchen: { id: kitchenId, client },
     },
     middleware: (getDefault) => getDefault().prepend(listener.middleware).concat(api.middleware, keepRecords),
+    // What has come is told within the same step and not with the next frame: pages ask one thing after another.
+    enhancers: (getDefault) => getDefault({ autoBatch: { type: 'timer', timeout: 4 } }),
   })
   // No command fails in silence, whatever page sent it.
   listener.startListening({

@@ -13,6 +13,11 @@ const subscribe = (listener: () => void) => {
   }
 }
 
+const understand = (said: string | null): OnlyOffered => (said === null ? 'where-there-are-lists' : said === 'true')
+
+/** As the switch of this kitchen stands. */
+export const readOnlyOffered = (kitchen: string): OnlyOffered => understand(localStorage.getItem(placeOf(kitchen)))
+
 /** The switch “only what I can buy” of this kitchen: kept by the browser, alike on every page. */
 export function useOnlyOffered(): readonly [OnlyOffered, (only: boolean) => void] {
   const place = placeOf(useKitchenId())
@@ -24,5 +29,5 @@ export function useOnlyOffered(): readonly [OnlyOffered, (only: boolean) => void
     },
     [place],
   )
-  return [said === null ? 'where-there-are-lists' : said === 'true', say]
+  return [understand(said), say]
 }

@@ -241,7 +241,7 @@ function PotFish({ all, taken, date, onPick }: PotFishProps) {
 
 function AmountsView({ dish }: { readonly dish: Dish }) {
   const [search, setSearch] = useSearchParams()
-  const lineUp = useLineUp(dish.brief)
+  const lineUp = useLineUp(dish.brief, { fitAlone: true })
   if (lineUp.status === 'refused') return <Alert severity="error">{lineUp.problems.map(describeProblem).join('; ')}</Alert>
   if (lineUp.status === 'waiting') return <Waiting what="the line-up" />
   const { ranked } = lineUp.lineUp

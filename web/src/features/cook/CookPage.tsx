@@ -223,7 +223,7 @@ function listChoices(all: readonly TakenFish[], ranked: readonly RankedFish[], t
 function CookView({ dish }: { readonly dish: Dish }) {
   useKeptOffline()
   const [search, change] = useSearch()
-  const lineUp = useLineUp(dish.brief)
+  const lineUp = useLineUp(dish.brief, { fitAlone: true })
   if (lineUp.status === 'refused') return <Alert severity="error">{lineUp.problems.map(describeProblem).join('; ')}</Alert>
   if (lineUp.status === 'waiting') return <Waiting what="the line-up" />
   const { ranked } = lineUp.lineUp

@@ -12,7 +12,7 @@ describe('decisions', () => {
   it('take along what was typed a moment before, and clash with nothing of their own', async () => {
     const server = await openPage('/dishes/stew/line-up', KITCHEN)
     const list = await screen.findByRole('list', { name: 'Fish that can do it' })
-    fireEvent.keyDown(screen.getByRole('slider', { name: 'Firmness from' }), { key: 'ArrowLeft' })
+    fireEvent.keyDown(await screen.findByRole('slider', { name: 'Firmness from' }), { key: 'ArrowLeft' })
     const first = within(list).getAllByRole('listitem')[0] as HTMLElement
     fireEvent.click(within(first).getAllByRole('button')[0] as HTMLElement)
     fireEvent.click(within(first).getByRole('button', { name: /^Take / }))

@@ -70,10 +70,10 @@ export function DayPanel({ kitchen, card, orders }: Props) {
           <WhatIsThis about="dayLine" />
         </Box>
       </Box>
-      <Box sx={{ display: { xs: 'none', md: 'block' }, my: 0.5 }}>
+      <Box sx={{ display: { xs: 'none', md: 'block' }, mt: 0.5, mb: 1.25 }}>
         <DayLine now={readLocalTime(kitchen.zone)} marks={marks} />
       </Box>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5, minHeight: 44 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5, minHeight: 44, mb: 0.75 }}>
         <Typography variant="h3" component="p" role="status" aria-label="What to order next" sx={{ flex: '1 1 280px' }}>
           {orders === undefined
             ? 'Looking what is to be ordered ...'

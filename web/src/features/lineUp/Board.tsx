@@ -166,6 +166,8 @@ interface BoardProps {
   readonly lineUp: LineUp
   readonly able: number
   readonly sharesReady: boolean
+  /** Who is left out is of this line-up too: it has come to rest. */
+  readonly whole: boolean
   readonly study: Study
   readonly all: boolean
   readonly onAll: (all: boolean) => void
@@ -182,6 +184,7 @@ export const Board = memo(function Board({
   lineUp,
   able,
   sharesReady,
+  whole,
   study,
   all,
   onAll,
@@ -266,7 +269,7 @@ export const Board = memo(function Board({
         </Box>
       )}
       <div role="status" aria-label="Who stands first" style={visuallyHidden}>
-        {sharesReady && leader ? `${leader.common} first; ${able} can do it` : ''}
+        {whole && sharesReady && leader ? `${leader.common} first; ${able} can do it` : ''}
       </div>
       {ranked.length === 0 ? (
         <NobodyCan

@@ -10,7 +10,7 @@ import type { AskKey, BandKey, Brief, NormalisedAsk, NormalisedBrief } from '@te
 import { TEXTURE_KEYS } from '@tender-gill/contract/vocabulary'
 import { METHOD_TABLE } from '@tender-gill/core'
 import { ASK_LABEL, describeBand, describeBound, formatMoney } from '../../reader/index.ts'
-import { memo, useState } from 'react'
+import { memo, useDeferredValue, useState } from 'react'
 import { Link } from 'react-router'
 import type { Dish } from '../../state/useDish.ts'
 import { INK } from '../../theme.ts'
@@ -36,48 +36,64 @@ interface AskProps {
   readonly ask: NormalisedAsk
   readonly dish: Dish
   readonly onLive: Props['onLive']
+  /** False while the answer beside them is drawn first: their room is kept. */
+  readonly controls: boolean
 }
 
-const AskEditor = memo(function AskEditor({ trait, ask, dish, onLive }: AskProps) {
+/** The room that the controls of an ask take when they are drawn. */
+const HEAD_PX = 28
+const DOTS_ROOM = { width: 70, height: 22 } as const
+const MUST_PX = 68
+const BAND_PX = 34
+
+const AskEditor = memo(function AskEditor({ trait, ask, dish, onLive, controls }: AskProps) {
   const edit = (change: Parameters<typeof withAsk>[2]) => dish.edit({ brief: withAsk(dish.brief, trait, change) })
   const must = dish.brief.asks?.[trait]?.must === true
   const byHand = ask.because.includes('brief') && dish.brief.asks?.[trait] !== undefined
   return (
     <Box component="section" aria-label={ASK_LABEL[trait]} sx={{ pt: 0.5, borderTop: `1px solid ${INK.hairline}` }}>
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, minHeight: HEAD_PX }}>
         <Typography component="h2" sx={{ fontWeight: 700, flex: 1 }}>
           {ASK_LABEL[trait]}
         </Typography>
-        <PullDots name={ASK_LABEL[trait]} pull={ask.pull} onChange={(pull) => edit({ pull })} />
+        {controls ? <PullDots name={ASK_LABEL[trait]} pull={ask.pull} onChange={(pull) => edit({ pull })} /> : <Box sx={DOTS_ROOM} />}
       </Box>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: { xs: 44, md: 28 } }}>
         <Typography variant="body2" sx={{ flex: 1, minWidth: 0 }}>
           {describeAsked(trait, ask, dish.brief)}
           {ask.must ? `; ${describeBound(trait, ask.must)}` : ''}
         </Typography>
-        <FormControlLabel
-          control={
-            <Checkbox
-              size="small"
-              checked={must}
-              onChange={(_event, on) => dish.edit({ brief: withMust(dish.brief, trait, on) })}
-              slotProps={{ input: { 'aria-label': `${ASK_LABEL[trait]} is a must` } }}
-            />
-          }
-          label="a must"
-          slotProps={{ typography: { variant: 'body2' } }}
-          sx={{ mr: 0, minHeight: { xs: 44, md: 28 }, '& .MuiCheckbox-root': { p: 0.25 } }}
-        />
+        {controls ? (
+          <FormControlLabel
+            control={
+              <Checkbox
+                size="small"
+                checked={must}
+                onChange={(_event, on) => dish.edit({ brief: withMust(dish.brief, trait, on) })}
+                slotProps={{ input: { 'aria-label': `${ASK_LABEL[trait]} is a must` } }}
+              />
+            }
+            label="a must"
+            slotProps={{ typography: { variant: 'body2' } }}
+            sx={{ mr: 0, minHeight: { xs: 44, md: 28 }, '& .MuiCheckbox-root': { p: 0.25 } }}
+          />
+        ) : (
+          <Box sx={{ width: MUST_PX }} />
+        )}
       </Box>
-      <BandControl
-        trait={trait}
-        ask={ask}
-        onLive={(edges) => onLive(edges && { key: trait, ...edges })}
-        onRest={(edges) => {
-          onLive(null)
-          edit(edges)
-        }}
-      />
+      {controls ? (
+        <BandControl
+          trait={trait}
+          ask={ask}
+          onLive={(edges) => onLive(edges && { key: trait, ...edges })}
+          onRest={(edges) => {
+            onLive(null)
+            edit(edges)
+          }}
+        />
+      ) : (
+        <Box sx={{ height: BAND_PX }} />
+      )}
       <Typography variant="body2" color="text.secondary" sx={{ mt: -0.5 }}>
         {ask.reason}
       </Typography>
@@ -122,6 +138,8 @@ export const Docket = memo(function Docket({ dish, brief, onLive }: Props) {
   const folded = narrow && !open
   const asks = listAsks(brief)
   const diners = [...listDiners(dish.brief.diners), ...listLimits(dish.brief)]
+  // The answer first, then what it is changed by.
+  const controls = useDeferredValue(true, false)
   const addable = MORE.filter((key) => !brief.asks[key])
   return (
     <Paper
@@ -167,7 +185,7 @@ export const Docket = memo(function Docket({ dish, brief, onLive }: Props) {
       {(!narrow || open) && (
         <Box sx={{ display: 'grid', gap: 0.5 }}>
           {asks.map(([key, ask]) => (
-            <AskEditor key={key} trait={key} ask={ask} dish={dish} onLive={onLive} />
+            <AskEditor key={key} trait={key} ask={ask} dish={dish} onLive={onLive} controls={controls} />
           ))}
           <PartNote brief={brief} />
           <Box sx={{ borderTop: `1px solid ${INK.hairline}`, pt: 1, display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>

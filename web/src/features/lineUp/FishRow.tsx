@@ -298,7 +298,10 @@ export const FishRow = memo(function FishRow({
       <CostCell low={cost?.low} typical={cost?.typical} high={cost?.high} currency={cost?.currency} />
       {first && !open && (
         <Typography variant="body2" sx={{ gridColumn: '1 / -1', pl: { md: '74px' }, pt: 0.5, display: { xs: 'none', md: 'block' } }}>
-          {summarise(fish)} {nearest}
+          {summarise(fish)} {/* It comes later than the row: its line is kept, so that no row below jumps. */}
+          <Box component="span" sx={{ display: 'block', minHeight: '1.43em' }}>
+            {nearest}
+          </Box>
         </Typography>
       )}
       {open && (

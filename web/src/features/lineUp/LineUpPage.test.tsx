@@ -39,7 +39,7 @@ describe('the line-up', () => {
   it('keeps an ask that is typed into the docket, and puts it back as the method has it', async () => {
     const server = await openPage('/dishes/stew/line-up', KITCHEN)
     await leader()
-    const from = screen.getByRole('textbox', { name: 'Firmness from' })
+    const from = await screen.findByRole('textbox', { name: 'Firmness from' })
     fireEvent.change(from, { target: { value: '7' } })
     fireEvent.keyDown(from, { key: 'Enter' })
     await waitFor(async () => expect((await server.brief('stew'))?.asks?.firmness?.from).toBe(7))
@@ -51,7 +51,7 @@ describe('the line-up', () => {
   it('makes a band a must and a wish again, says what each change did, and undoes it', async () => {
     const server = await openPage('/dishes/stew/line-up', KITCHEN)
     await leader()
-    const must = screen.getByRole('checkbox', { name: 'Firmness is a must' })
+    const must = await screen.findByRole('checkbox', { name: 'Firmness is a must' })
     fireEvent.click(must)
     await waitFor(async () => expect((await server.brief('stew'))?.asks?.firmness?.must).toBe(true))
     const said = screen.getByRole('status', { name: 'What the last change did' })

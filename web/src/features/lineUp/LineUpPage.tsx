@@ -28,7 +28,8 @@ function LineUpView({ dish }: { readonly dish: Dish }) {
   // What a change did is told once its line-up is whole, beside the last that was.
   const [settled, setSettled] = useState<{ readonly brief: Brief; readonly lineUp: LineUp } | null>(null)
   const [moved, setMoved] = useState<string | null>(null)
-  if (state.status === 'ready' && !live && (state.sharesReady || state.left) && settled?.lineUp !== state.lineUp) {
+  const tells = state.status === 'ready' && !live && (state.whole || (settled === null && state.sharesReady))
+  if (tells && settled?.lineUp !== state.lineUp) {
     const told = settled && describeMoved(describeBriefChange(settled.brief, dish.brief), settled.lineUp, state.lineUp)
     if (told) setMoved(told)
     setSettled({ brief: dish.brief, lineUp: state.lineUp })
@@ -52,6 +53,7 @@ function LineUpView({ dish }: { readonly dish: Dish }) {
         lineUp={state.lineUp}
         able={state.able}
         sharesReady={state.sharesReady}
+        whole={state.whole}
         onlyOffered={state.onlyOffered}
         offered={state.offered}
         unoffered={state.unoffered}

@@ -17,6 +17,8 @@ export type LineUpState =
       readonly offered: number
       readonly unoffered: Unoffered | null
       readonly sharesReady: boolean
+      /** Who is left out, and what the house's leanings did, are of this brief and no longer of the one before. */
+      readonly whole: boolean
       /** How much of the draws is done, 0..1; null when none are under way. */
       readonly progress: number | null
       /** The draws were left before their end. */
@@ -31,10 +33,15 @@ interface LineUpOptions {
   readonly held?: boolean
   /** Rows that are looked at while it is; all when left out. */
   readonly rows?: number
+  /** Who stands where with what fit is enough: nothing is drawn, nobody is told why he is left out. */
+  readonly fitAlone?: boolean
 }
 
-/** The line-up of a brief, of what can be bought where the kitchen's switch says so: exact fit at once, shares and the left-out 150 ms after the last change. */
-export function useLineUp(brief: Brief, { held = false, rows = Infinity }: LineUpOptions = {}): LineUpState {
+/**
+ * The line-up of a brief, of what can be bought where the kitchen's switch says so: exact fit at once, shares 150 ms after the last change, and
+ * then who is left out.
+ */
+export function useLineUp(brief: Brief, { held = false, rows = Infinity, fitAlone = false }: LineUpOptions = {}): LineUpState {
   const [only] = useOnlyOffered()
   const sheet = useSheet(brief.date)
   const engine = useEngine()
@@ -45,14 +52,20 @@ export function useLineUp(brief: Brief, { held = false, rows = Infinity }: LineU
     async (desk) => await desk.lineUp(brief, { shares: false, leftOut: false, rows: held ? rows : Infinity, only }),
   )
   const [progress, setProgress] = useState<{ readonly key: string | null; readonly share: number } | null>(null)
-  const full = useAnswer(
+  const drawn = useAnswer(
     sheet,
-    held ? null : key,
+    held || fitAlone ? null : key,
     async (desk) => {
       const watch = proxy((share: number) => setProgress({ key, share }))
-      return await desk.lineUp(brief, { shares: true, leftOut: true, rows: Infinity, only }, watch)
+      return await desk.lineUp(brief, { shares: true, leftOut: false, rows: Infinity, only }, watch)
     },
     SHARES_AFTER_MS,
+  )
+  const complete = drawn !== undefined && drawn.key === key
+  const rest = useAnswer(
+    sheet,
+    complete && !held ? key : null,
+    async (desk) => await desk.lineUp(brief, { shares: false, leftOut: true, rows: 1, only }),
   )
   const [leftKey, setLeftKey] = useState<string | null>(null)
   // A study nobody waits for any more is ended, so that the next can begin.
@@ -68,14 +81,13 @@ export function useLineUp(brief: Brief, { held = false, rows = Infinity }: LineU
     setLeftKey(key)
     void engine.leaveStudy()
   }, [engine, key])
-  const complete = full !== undefined && full.key === key
-  const answer = complete ? full.value : (exact ?? full)?.value
+  const answer = complete ? drawn.value : (exact ?? drawn)?.value
   const now = answer?.ok ? answer.value : undefined
-  const before = full?.value.ok ? full.value.value : undefined
-  // What was left out changes little while a band moves: the last complete list stands until the new one is there.
+  // Who is left out changes little while a band moves: the last list stands until the new one is there.
+  const beside = rest?.value.ok ? rest.value.value : undefined
   const lineUp = useMemo(
-    () => (now && before && !complete ? { ...now.lineUp, leftOut: before.lineUp.leftOut } : now?.lineUp),
-    [now, before, complete],
+    () => now && (beside ? { ...now.lineUp, leftOut: beside.lineUp.leftOut, houseLeaning: beside.lineUp.houseLeaning } : now.lineUp),
+    [now, beside],
   )
   if (!answer) return { status: 'waiting' }
   if (!answer.ok) return { status: 'refused', problems: answer.error }
@@ -88,8 +100,9 @@ export function useLineUp(brief: Brief, { held = false, rows = Infinity }: LineU
     able: now.able,
     onlyOffered: now.onlyOffered,
     offered: now.offered,
-    unoffered: (complete ? now : before)?.unoffered ?? null,
+    unoffered: beside?.unoffered ?? null,
     sharesReady: complete && !left,
+    whole: complete && rest?.key === key,
     progress: underWay,
     left,
     leave,

@@ -23,10 +23,10 @@ import { describeDay } from '../../reader/index.ts'
 import type { AppDispatch } from '../../state/store.ts'
 import { useSearch } from '../../state/useSearch.ts'
 import { HEADING, INK } from '../../theme.ts'
-import { typedNumber } from '../../typed/index.ts'
 import { useNow, useTimers } from '../../timers/index.ts'
 import { sayRange } from '../cook/index.ts'
 import { layTasks, readClock, sayClock, type RunLine } from './layTasks.ts'
+import { ASKED_PLACES, keepOwnPlace, PLACES_SCALE, readOwnPlaces } from './ownPlaces.ts'
 import { RunChart } from './RunChart.tsx'
 import { saveFile } from './saveFile.ts'
 
@@ -34,13 +34,6 @@ const USUAL_HOUR = '20:00'
 /** What was due longer ago than this is not begun any more. */
 const PAST_MS = 10 * 60_000
 const MINUTE_MS = 60_000
-/** What a kitchen has more or less of. */
-const ASKED_PLACES: readonly (readonly [keyof Places, string])[] = [
-  ['burner', 'Burners'],
-  ['oven', 'Ovens'],
-  ['fryer', 'Fryers'],
-  ['hand', 'Pairs of hands'],
-]
 
 interface RunProps {
   readonly kitchen: Kitchen
@@ -54,12 +47,7 @@ function Run({ kitchen, day, servings }: RunProps) {
   const dispatch = useDispatch<AppDispatch>()
   const at = search.get('at') ?? USUAL_HOUR
   const skipped = new Set((search.get('without') ?? '').split(' '))
-  const places: Places = {
-    ...USUAL_PLACES,
-    ...Object.fromEntries(
-      ASKED_PLACES.map(([place]) => [place, typedNumber(search.get(place) ?? '', { least: 1 }) ?? USUAL_PLACES[place]]),
-    ),
-  }
+  const places: Places = { ...USUAL_PLACES, ...readOwnPlaces(localStorage, kitchen.id, (place) => search.get(place)) }
   const asked = servings
     .filter(({ id }) => !skipped.has(id))
     .map(({ id, brief, choice }) => ({
@@ -119,9 +107,12 @@ function Run({ kitchen, day, servings }: RunProps) {
             key={place}
             label={label}
             value={places[place]}
-            scale={{ least: 1, most: 40, whole: true }}
+            scale={PLACES_SCALE}
             width={104}
-            onChange={(value) => put(place, String(value ?? ''))}
+            onChange={(value) => {
+              keepOwnPlace(localStorage, kitchen.id, place, String(value ?? ''))
+              put(place, String(value ?? ''))
+            }}
           />
         ))}
         <Box sx={{ flex: 1 }} />

@@ -34,7 +34,8 @@ export const LadderPanel = memo(function LadderPanel({ dish, leader }: Props) {
           How much to buy
         </Button>
       ) : (
-        <Button variant="contained" fullWidth onClick={take} sx={{ mt: 1 }}>
+        // The ladder pushes it down when it comes: until then it is not there to be missed.
+        <Button variant="contained" fullWidth onClick={take} disabled={answer === undefined} sx={{ mt: 1 }}>
           Take {leader.common}
           {standIns && standIns.ladder.length > 0 ? `, keep ${standIns.ladder.length} stand-ins` : ''}
         </Button>

@@ -159,7 +159,7 @@ function StandInsView({ dish }: { readonly dish: Dish }) {
   const because = REASONS.find(([reason]) => reason === search.get('because'))?.[0] ?? null
   const setBecause = (reason: MissingReason | null) =>
     changeSearch((params) => (reason ? params.set('because', reason) : params.delete('because')))
-  const lineUp = useLineUp(dish.brief)
+  const lineUp = useLineUp(dish.brief, { fitAlone: true })
   const ranked = lineUp.status === 'ready' ? lineUp.lineUp.ranked : NOBODY
   const leader = ranked[0]
   const [missing, setMissing] = useState(dish.choice)

@@ -26,7 +26,7 @@ describe('the swap map', () => {
   it('says why a fish does not do this itself, and shows its neighbours all the same', async () => {
     await openPage('/book/swaps?method=raw&fish=Oreochromis%20niloticus', KITCHEN)
     expect(await screen.findByText(/^It does not do this itself: It comes from fresh water/)).toBeDefined()
-    expect(screen.getByText('It is nobody’s near stand-in')).toBeDefined()
+    expect(await screen.findByText('It is nobody’s near stand-in')).toBeDefined()
     expect(within(screen.getByRole('group')).getAllByRole('button').length).toBeGreaterThan(2)
   })
 

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography'
 import type { Method, SwapFish, SwapMap } from '@tender-gill/contract'
 import { METHODS } from '@tender-gill/contract/vocabulary'
 import { FORMAT_LABEL, METHOD_LABEL } from '../../reader/index.ts'
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useAnswer, useSheet, useOffers } from '../../engine/index.ts'
 import { FishSearch } from '../../parts/fishSearch/index.ts'
@@ -20,11 +20,13 @@ import { describeParting } from './swapWords.ts'
 const FIRST_METHOD: Method = 'grill'
 interface SideProps {
   readonly map: SwapMap
+  /** Every pair is compared: who stands in for whom is known both ways. */
+  readonly whole: boolean
   readonly centre: SwapFish
   readonly onWalk: (species: string) => void
 }
 
-function Neighbours({ map, centre, onWalk }: SideProps) {
+function Neighbours({ map, centre, onWalk }: Omit<SideProps, 'whole'>) {
   return (
     <Box component="ol" aria-label={`Stand-ins for ${centre.common}, nearest first`} sx={{ listStyle: 'none', p: 0, m: 0 }}>
       {centre.neighbours.map((link) => {
@@ -63,19 +65,21 @@ function Neighbours({ map, centre, onWalk }: SideProps) {
 }
 
 /** Fish that have this one among their own stand-ins. */
-function StandsInFor({ map, centre, onWalk }: SideProps) {
+function StandsInFor({ map, whole, centre, onWalk }: SideProps) {
   const here = map.fish.indexOf(centre)
   const those = map.fish.filter(({ neighbours }) => neighbours.some(({ to }) => to === here))
   const lead = those.filter(({ neighbours }) => neighbours[0]?.to === here).length
   return (
     <section aria-labelledby="stands-in-for">
       <Typography id="stands-in-for" component="h2" variant="h3" sx={{ mt: 2 }}>
-        {those.length === 0
-          ? 'It is nobody’s near stand-in'
-          : `It stands in for ${those.length} fish${lead > 0 ? `, first for ${lead}` : ''}`}
+        {!whole
+          ? 'Whom it stands in for is being worked out'
+          : those.length === 0
+            ? 'It is nobody’s near stand-in'
+            : `It stands in for ${those.length} fish${lead > 0 ? `, first for ${lead}` : ''}`}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 0.5 }}>
-        {those.map(({ species, common }) => (
+        {(whole ? those : []).map(({ species, common }) => (
           <Button key={species} size="small" onClick={() => onWalk(species)} sx={{ minWidth: 0, px: 0.75 }}>
             {common}
           </Button>
@@ -91,9 +95,19 @@ export default function SwapMapPage() {
   const sheet = useSheet()
   const asked = search.get('method')
   const method = METHODS.find((one) => one === asked) ?? FIRST_METHOD
-  const answer = useAnswer(sheet, sheet ? `${sheet.name}|swaps|${method}` : null, async (desk) => await desk.swapMap(method))
-  const map = answer?.value.ok ? answer.value.value : undefined
   const species = search.get('fish')
+  const key = sheet ? `${sheet.name}|swaps|${method}` : null
+  // What is drawn round one fish first, then every pair; what stands there stays while another way of cooking is asked for.
+  const roundKey = key && `${key}|${species ?? ''}`
+  const round = useAnswer(sheet, roundKey, async (desk) => await desk.swapMap(method, species))
+  const isRound = round !== undefined && round.key === roundKey
+  const [begun, setBegun] = useState<string | null>(null)
+  if (isRound && begun !== key) setBegun(key)
+  const every = useAnswer(sheet, begun === key ? key : null, async (desk) => await desk.swapMap(method))
+  const isWhole = every !== undefined && every.key === key
+  const answer = isWhole || !isRound ? (every ?? round) : round
+  const whole = answer !== round
+  const map = answer?.value.ok ? answer.value.value : undefined
   const able = map?.fish.filter(({ sentence }) => sentence === null) ?? []
   const best = able.reduce<SwapFish | undefined>((first, fish) => (!first || fish.fit > first.fit ? fish : first), undefined)
   const centre = map?.fish.find((fish) => fish.species === species) ?? best
@@ -159,7 +173,7 @@ export default function SwapMapPage() {
           <Link to={fishPath(centre.species)}>{centre.common} in the book</Link>
         </Typography>
         <Neighbours map={map} centre={centre} onWalk={walk} />
-        <StandsInFor map={map} centre={centre} onWalk={walk} />
+        <StandsInFor map={map} whole={whole} centre={centre} onWalk={walk} />
       </Paper>
     </Box>
   )

@@ -6,7 +6,7 @@ const sheet = createOfferSheet('2026-06-13')
 const search = createFishSearch(sheet.offers)
 const first = (text: string) => search.find(text)[0]?.species
 
-describe('createFishSearch', () => {
+describe('the search over the whole book', () => {
   it.each([
     ['monkfish', 'Lophius piscatorius'],
     ['MONK', 'Lophius piscatorius'],
@@ -21,7 +21,7 @@ describe('createFishSearch', () => {
     expect(first(text)).toBe(species)
   })
 
-  it('warns when a name is shared', () => {
+  it('says by how many a name is shared', () => {
     const hit = search.find('butterfish').find(({ soldAs }) => soldAs === 'butterfish')
     expect(hit?.sharedBy).toBeGreaterThan(2)
   })
