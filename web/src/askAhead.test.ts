@@ -1,5 +1,5 @@
 import type { SheetRef } from './engine/index.ts'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { askAhead } from './askAhead.ts'
 import { api } from './api/api.ts'
 import { fetchPage, layPages } from './pages.ts'
@@ -41,9 +41,6 @@ function open({ date, kept = true, away = [] as readonly string[] }: { date?: st
   const nameOf = (day: string) => api.endpoints.sheetName.select({ date: day })(store.getState()).data
   return { asked, laid, dishes, nameOf, ask: (path: string) => askAhead({ store, engine, path }) }
 }
-
-beforeEach(() => localStorage.clear())
-afterEach(() => vi.unstubAllGlobals())
 
 describe('what is asked before anything is drawn', () => {
   it('is the kitchen, its servings and the offers of today, each once and none waiting for another', async () => {

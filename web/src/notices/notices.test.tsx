@@ -1,10 +1,8 @@
-import { cleanup, fireEvent, render, screen, waitFor } from '../testing/page.tsx'
+import { fireEvent, render, screen, waitFor } from '../testing/page.tsx'
 import { Provider } from 'react-redux'
-import { afterEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { createStore } from '../state/store.ts'
 import { describeFailure, findOffered, Notices, said, useUndoable } from './index.ts'
-
-afterEach(cleanup)
 
 const createPageStore = () => createStore({ kitchenId: 'k', client: 'page', storage: localStorage })
 

@@ -1,6 +1,6 @@
-import { act, cleanup, fireEvent, render, screen } from '../testing/page.tsx'
+import { act, fireEvent, render, screen } from '../testing/page.tsx'
 import { Provider } from 'react-redux'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { createStore } from '../state/store.ts'
 import { OutboxNotice } from './index.ts'
 import { outboxRead, type Given } from './outboxSlice.ts'
@@ -10,12 +10,6 @@ beforeEach(() => {
   vi.useFakeTimers({ now: NOW, toFake: ['setTimeout', 'clearTimeout', 'Date'] })
   // Nothing is sent: what waits goes on waiting.
   vi.stubGlobal('fetch', () => new Promise(() => undefined))
-})
-afterEach(() => {
-  cleanup()
-  vi.useRealTimers()
-  vi.unstubAllGlobals()
-  localStorage.clear()
 })
 
 const given = (id: string, patch: Partial<Given> = {}): Given =>

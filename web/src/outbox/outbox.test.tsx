@@ -1,18 +1,13 @@
 import type { Entry, LookInput, PurchaseInput, PurchaseRecord } from '@tender-gill/contract'
-import { afterEach, describe, expect, it, vi } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { api } from '../api/api.ts'
 import { createStore, type AppStore } from '../state/store.ts'
+import { closeLater } from '../testing/closing.ts'
 import { KITCHEN_ID, startRealServer, type RealServer } from '../testing/realServer.ts'
 import { commandGiven, commandSettled, readOutbox, type Given } from './index.ts'
 import { writeOver } from './writeOver.ts'
 
 const COD = { species: 'Gadus morhua', offerId: 'gadus-morhua.wild.fresh.body', form: 'fillet-skin-on' as const }
-const closing: (() => Promise<void>)[] = []
-afterEach(async () => {
-  for (const close of closing.splice(0)) await close()
-  vi.unstubAllGlobals()
-  localStorage.clear()
-})
 
 /** A browser's own store. */
 function createStorage(): Storage {
@@ -28,7 +23,7 @@ type Fetch = typeof fetch
 /** A server, and phones that reach it as a connection lets them. */
 async function open(reach: (fetch: Fetch) => Fetch = (fetch) => fetch) {
   const server: RealServer = await startRealServer({ dishes: [] })
-  closing.push(server.close)
+  closeLater(server.close)
   vi.stubGlobal(
     'Request',
     class extends Request {

@@ -1,12 +1,9 @@
-import { cleanup, fireEvent, render, screen } from '../testing/page.tsx'
+import { fireEvent, render, screen } from '../testing/page.tsx'
 import { useState } from 'react'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 
-afterEach(() => {
-  cleanup()
-  localStorage.clear()
-  vi.resetModules()
-})
+// What a person reads in is read once: nobody after these reads as they did.
+afterEach(() => void vi.resetModules())
 
 /** The field as somebody who reads so has it. */
 async function open(reads: string, measure: 'celsius' | 'g', value: number | null) {

@@ -1,6 +1,6 @@
-import { cleanup, fireEvent, render, screen } from '../testing/page.tsx'
+import { fireEvent, render, screen } from '../testing/page.tsx'
 import { useState } from 'react'
-import { afterEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { NumberField } from './NumberField.tsx'
 
 function open(value: number | null, optional = false) {
@@ -17,8 +17,6 @@ function open(value: number | null, optional = false) {
   const field = screen.getByLabelText<HTMLInputElement>('Metres')
   return { kept, field, type: (text: string) => fireEvent.change(field, { target: { value: text } }) }
 }
-
-afterEach(cleanup)
 
 describe('a number that is typed', () => {
   it('is kept with a comma or a point, and stands as it was typed', () => {

@@ -1,10 +1,8 @@
 import { cleanup, fireEvent, render, screen } from '../testing/page.tsx'
 import { MemoryRouter } from 'react-router'
-import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { FirstRun } from './FirstRun.tsx'
 
-beforeEach(() => localStorage.clear())
-afterEach(cleanup)
 const at = (path: string) => {
   cleanup()
   render(

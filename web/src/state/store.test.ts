@@ -1,5 +1,5 @@
 import type { ServingRecord } from '@tender-gill/contract'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { api } from '../api/api.ts'
 import { documentTyped, draftRebased, nameDocument, readDrafts, type Draft } from '../documents/index.ts'
 import { createStore } from './store.ts'
@@ -55,9 +55,6 @@ async function open({ fails = 0, status = 503 }: { fails?: number; status?: numb
   }
   return { store, seen, edit, theirs, matched, keys, addresses, notice: () => store.getState().notices.shown }
 }
-
-beforeEach(() => localStorage.clear())
-afterEach(() => vi.unstubAllGlobals())
 
 describe('a dish that is being kept', () => {
   it('never shows the dish as it was before an edit, at no moment of the save', async () => {

@@ -1,6 +1,6 @@
 import { ThemeProvider } from '@mui/material/styles'
 import * as Comlink from 'comlink'
-import { afterEach, vi } from 'vitest'
+import { vi } from 'vitest'
 import { listenForChanges } from '../api/listenForChanges.ts'
 import { createEngine } from '../engine/createEngine.ts'
 import { EMPTY_SHELF } from '../engine/sheetShelf.ts'
@@ -11,18 +11,12 @@ import { createStore } from '../state/store.ts'
 import { theme } from '../theme.ts'
 import { EventSource } from 'eventsource'
 import { KITCHEN_ID, startRealServer, type RealServer, type TestKitchen } from './realServer.ts'
-import { cleanup, configure, render } from './page.tsx'
+import { closeLater } from './closing.ts'
+import { configure, render } from './page.tsx'
 import { stubRequest } from './stubRequest.ts'
 
 // What is looked for is tried again at every change of the page: the whole of it is not printed each time it is not there yet.
 configure({ asyncUtilTimeout: 30_000, getElementError: (message) => new Error(message ?? 'no such element') })
-
-const closing: (() => void | Promise<void>)[] = []
-afterEach(async () => {
-  cleanup()
-  for (const close of closing.splice(0).reverse()) await close()
-  vi.unstubAllGlobals()
-})
 
 /** The engine's worker, here in the same thread behind a channel: what goes through is cloned as between threads. */
 class WorkerInThread {
@@ -31,7 +25,7 @@ class WorkerInThread {
     Comlink.expose(createEngine(EMPTY_SHELF), port2 as unknown as Comlink.Endpoint)
     port2.start()
     port1.start()
-    closing.push(() => {
+    closeLater(() => {
       port1.close()
       port2.close()
     })
@@ -64,7 +58,7 @@ const getComputedStyle = (element: HTMLElement) => element.style
 export async function openPage(path: string, kitchen: TestKitchen, kitchenId = KITCHEN_ID): Promise<RealServer> {
   localStorage.clear()
   const server = await startRealServer(kitchen)
-  closing.push(server.close)
+  closeLater(server.close)
   vi.stubGlobal('Worker', WorkerInThread)
   vi.stubGlobal('matchMedia', matchMedia)
   vi.stubGlobal('getComputedStyle', getComputedStyle)
@@ -74,7 +68,7 @@ export async function openPage(path: string, kitchen: TestKitchen, kitchenId = K
   const client = 'page'
   const store = createStore({ kitchenId, client, storage: localStorage })
   const open = (address: string) => new EventSource(`${server.address}${address}`) as unknown as globalThis.EventSource
-  closing.push(listenForChanges({ kitchenId, client, dispatch: store.dispatch, open }))
+  closeLater(listenForChanges({ kitchenId, client, dispatch: store.dispatch, open }))
   render(
     <ThemeProvider theme={theme}>
       <Root store={store} engine={startEngine()} kitchenId={kitchenId} />

@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, render, screen } from '../../testing/page.tsx'
-import { afterEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 
 /** The choice as a page opened anew finds it: what the browser keeps is read once. */
 async function open(kept?: string) {
@@ -13,11 +13,12 @@ async function open(kept?: string) {
   return { words, pressed, kept: () => localStorage.getItem('tender-gill-reader') }
 }
 const reload = vi.fn()
-vi.stubGlobal('location', { ...window.location, reload })
-afterEach(() => {
-  cleanup()
+beforeEach(() => {
   reload.mockClear()
+  vi.stubGlobal('location', { ...window.location, reload })
 })
+// It is read once: nobody after these reads as they did.
+afterEach(() => void vi.resetModules())
 
 describe('how a person reads figures', () => {
   it('is metric and with signs of money until somebody chooses otherwise, and each choice shows what it means', async () => {

@@ -1,11 +1,9 @@
-import { act, cleanup, renderHook } from '../../testing/page.tsx'
+import { act, renderHook } from '../../testing/page.tsx'
 import fc from 'fast-check'
 import type { ReactNode } from 'react'
 import { BrowserRouter } from 'react-router'
-import { afterEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { usePotHand, type PotHand } from './usePotHand.ts'
-
-afterEach(cleanup)
 
 const FISH = ['Gadus morhua', 'Lophius piscatorius', 'Conger conger', 'Mytilus edulis', 'Zeus faber', 'Scomber scombrus', 'Clupea harengus']
 type Press = readonly [what: 'putIn' | 'letGo' | 'takeOut' | 'letBackIn', species: string] | readonly [what: 'setCount', k: number]
