@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { launchOptions } from '../scripts/lib/chromium.mjs'
 
 const report = process.env.JOURNEY_REPORT
 
@@ -22,19 +23,6 @@ export default defineConfig({
     screenshot: 'only-on-failure',
     // Requests are seen and broken by journeys; the one that is about having no reception lets the worker in.
     serviceWorkers: 'block',
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      headless: true,
-      chromiumSandbox: false,
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: launchOptions(),
   },
 })

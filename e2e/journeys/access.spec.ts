@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { ConsoleMessage, Page } from '@playwright/test'
 import { expect, readLeader, test } from '../stack.ts'
+import { waitUntilStill } from '../waitUntilStill.ts'
 
 /** Views that are only looked at, one after the other in one browser that was here before: nothing is written, nothing is to be tidied. */
 const look = test.extend<object, { view: Page }>({
@@ -75,7 +76,7 @@ for (const [name, path, heading] of VIEWS) {
     await page.setViewportSize({ width: 1280, height: 800 })
     await page.goto(path)
     await expect(page.getByRole('heading', { name: heading, exact: true }).first()).toBeVisible()
-    await page.waitForTimeout(1200)
+    await waitUntilStill(page)
     for (const width of [320, 1280, 390]) {
       await page.setViewportSize({ width, height: 800 })
       await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)

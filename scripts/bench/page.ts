@@ -3,6 +3,7 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, type Page } from '@playwright/test'
+import { launchOptions } from '../lib/chromium.mjs'
 
 interface Stack {
   readonly url: string
@@ -24,11 +25,7 @@ const { startServer } = (await import('../lib/serve.mjs' as string)) as {
 await installChromium()
 const cluster = await startCluster(await installPostgres(), mkdtempSync(join(tmpdir(), 'tender-gill-bench-')))
 const server = await startServer({ url: cluster.url, port: await findFreePort() })
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  chromiumSandbox: false,
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
-})
+const browser = await chromium.launch(launchOptions())
 
 /** How many times each thing is loaded. */
 const LOADS = 8

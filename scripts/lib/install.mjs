@@ -2,6 +2,7 @@
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { HEADLESS, findChromium } from './chromium.mjs'
 import { ROOT, isRoot, must } from './shell.mjs'
 
 const stampFile = join(ROOT, 'node_modules', '.tender-gill-lock')
@@ -75,14 +76,14 @@ export async function installPostgres(version) {
   return installed
 }
 
-/** Installs Debian's Chromium when it is missing; the browser journeys drive it. */
+/** Installs Debian's Chromium without a window when it is missing; where it is not to be had, the one with a window will do. */
 export async function installChromium() {
-  if (existsSync('/usr/bin/chromium')) return
+  if (existsSync(HEADLESS.program)) return
   console.log('Installing Chromium from Debian ...')
   try {
-    await aptInstall(['chromium'])
+    await aptInstall([HEADLESS.name])
   } catch (error) {
-    throw askFor('Chromium', ['chromium'], error)
+    if (findChromium() === undefined) throw askFor('Chromium', [HEADLESS.name], error)
   }
 }
 

@@ -1,3 +1,4 @@
+import { setTimeout as wait } from 'node:timers/promises'
 import { EventSource } from 'eventsource'
 import type { FeedState } from '@tender-gill/contract'
 import type { FeedConfig } from './feedConfig.ts'
@@ -21,7 +22,7 @@ export interface FeedReaderOptions {
   readonly keep: (key: string, list: FetchedList) => Promise<number>
   readonly onProblem: (key: string, problem: string, error: unknown) => void
   readonly fetchOptions?: FetchOptions
-  /** However often a person, or a stream, asks: a feed is looked at no sooner than this after the last look. */
+  /** However often a person, or a stream, asks: a feed is looked at no sooner than this after the last look; who asks before waits for it. */
   readonly leastPauseMs?: { readonly person: number; readonly stream: number }
 }
 
@@ -29,7 +30,9 @@ interface Track {
   readonly config: FeedConfig
   state: FeedState
   dueAt: number
-  busy: boolean
+  /** The look that is under way, and the one that waits for its time. */
+  looking: Promise<void> | null
+  waiting: Promise<void> | null
   /** When it was last looked at, by a clock that only measures. */
   lookedAt: number
 }
@@ -55,15 +58,14 @@ export function createFeedReader({
       ...{ lastGoodAt: null, lastListDate: null, lastTriedAt: null, nextTryAt: null, failures: 0, problem: null, news: null },
     },
     dueAt: 0,
-    busy: false,
+    looking: null,
+    waiting: null,
     lookedAt: -Infinity,
   }))
   const at = (ms: number) => new Date(ms).toISOString()
-  const read = async (track: Track, pauseMs: number): Promise<void> => {
+  const read = async (track: Track): Promise<void> => {
     const triedAt = now().getTime()
     // Measured, not told by the clock: that may stand still or go back.
-    if (track.busy || performance.now() - track.lookedAt < pauseMs) return
-    track.busy = true
     track.lookedAt = performance.now()
     const { key, url } = track.config
     try {
@@ -81,9 +83,19 @@ export function createFeedReader({
       track.dueAt = triedAt + backOffMs(failures)
       const state = track.state.lastGoodAt === null ? 'never' : 'silent'
       track.state = { ...track.state, state, lastTriedAt: at(triedAt), nextTryAt: at(track.dueAt), failures, problem }
-    } finally {
-      track.busy = false
     }
+  }
+  const look = (track: Track): Promise<void> =>
+    (track.looking ??= read(track).finally(() => {
+      track.looking = null
+    }))
+  const lookSoon = (track: Track, pauseMs: number): Promise<void> => {
+    const leftMs = track.lookedAt + pauseMs - performance.now()
+    if (leftMs <= 0) return look(track)
+    return (track.waiting ??= wait(leftMs, undefined, { ref: false }).then(() => {
+      track.waiting = null
+      return look(track)
+    }))
   }
   const named = (key?: string) => tracks.filter(({ config }) => key === undefined || config.key === key)
   return {
@@ -91,11 +103,11 @@ export function createFeedReader({
     states: (): readonly FeedState[] => tracks.map(({ state }) => state),
     /** Reads every feed whose time has come. */
     tick: async (): Promise<void> => {
-      await Promise.all(tracks.filter(({ dueAt }) => dueAt <= now().getTime()).map((track) => read(track, 0)))
+      await Promise.all(tracks.filter(({ dueAt }) => dueAt <= now().getTime()).map(look))
     },
-    /** Reads feeds at once, whatever their time: all, or one. */
+    /** Reads feeds as soon as may be, whatever their time: all, or one. */
     readNow: async (key?: string, asked: 'person' | 'stream' = 'person'): Promise<void> => {
-      await Promise.all(named(key).map((track) => read(track, leastPauseMs[asked])))
+      await Promise.all(named(key).map((track) => lookSoon(track, leastPauseMs[asked])))
     },
   }
 }

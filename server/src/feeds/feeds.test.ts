@@ -57,7 +57,7 @@ const listsOf = async (): Promise<readonly PriceList[]> => (await server.call('/
 const detailOf = async (id: string): Promise<PriceListDetail> => (await server.call(`/api/price-lists/${id}`)).body
 
 /** The server's own reader over its own database, by a clock of the test. */
-function createReader(configs = feeds()) {
+function createReader(configs = feeds(), leastPauseMs = { person: 0, stream: 0 }) {
   const { db } = server
   const now = () => new Date(clock)
   return createFeedReader({
@@ -67,7 +67,7 @@ function createReader(configs = feeds()) {
     keep: createKeepFeedList({ db, now, compute: server.compute }),
     onProblem: () => undefined,
     fetchOptions: { timeoutMs: 1500 },
-    leastPauseMs: { person: 0, stream: 0 },
+    leastPauseMs,
   })
 }
 
@@ -119,6 +119,20 @@ describe('a feed', () => {
     expect(reader.states()[0]).toMatchObject({ state: 'fresh', failures: 0, problem: null })
     await takeAllBack()
   }, 60_000)
+
+  it('that is asked for again too soon is looked at when its time has come: who asked is told what is so then', async () => {
+    const reader = createReader(feeds().slice(0, 1), { person: 150, stream: 300 })
+    await reader.readNow()
+    expect(reader.states()[0]?.state).toBe('fresh')
+    simulator.setTrouble('error')
+    await Promise.all([reader.readNow(), reader.readNow(), reader.readNow(undefined, 'stream')])
+    // Three asked within the pause: it was looked at once for all of them.
+    expect(reader.states()[0]).toMatchObject({ state: 'silent', failures: 1, problem: 'it answered 500' })
+    simulator.setTrouble('none')
+    await reader.readNow()
+    expect(reader.states()[0]).toMatchObject({ state: 'fresh', failures: 0 })
+    await takeAllBack()
+  })
 
   it('of a merchant whose day begins earlier is of the kitchen’s own day, and counts at once', async () => {
     today = '2026-06-14'

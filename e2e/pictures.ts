@@ -3,6 +3,8 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, type Page } from '@playwright/test'
+import { launchOptions } from '../scripts/lib/chromium.mjs'
+import { waitUntilStill } from './waitUntilStill.ts'
 
 interface Picture {
   readonly name: string
@@ -25,23 +27,8 @@ async function lookAtFish(page: Page): Promise<void> {
   await page.waitForTimeout(500)
 }
 
-/** What a page that is still at work says: a skeleton, an answer that is being asked anew, a sentence that ends in dots. */
-const AT_WORK = `(document.querySelector('.MuiSkeleton-root, [aria-busy=true]') !== null || /\\w \\.\\.\\.$/m.test(document.body.innerText))`
-const STILL_FOR = 6
-const POLLS = 160
-
-/** Waits until nothing on the page is at work and it has looked the same for a second and a half; what goes on moving is taken as it is after 40 s. */
-async function waitUntilStill(page: Page): Promise<void> {
-  let seen = ''
-  let same = 0
-  for (let poll = 0; poll < POLLS && same < STILL_FOR; poll += 1) {
-    await page.waitForTimeout(250)
-    const now = await page.evaluate<string>(`${AT_WORK} ? '' : document.body.innerHTML`)
-    same = now !== '' && now === seen ? same + 1 : 0
-    seen = now
-  }
-  if (seen === '') throw new Error(`${page.url()} is still at work`)
-}
+/** A picture is taken of what has looked the same for so long. */
+const STILL = { stillMs: 1500 }
 
 const PICTURES: readonly Picture[] = [
   { name: 'home', path: '/', clock: true },
@@ -65,15 +52,15 @@ const PICTURES: readonly Picture[] = [
   { name: 'cover-card', path: '/cover-card' },
 ]
 
-const { startCluster, findFreePort } = (await import('./lib/cluster.mjs' as string)) as {
+const { startCluster, findFreePort } = (await import('../scripts/lib/cluster.mjs' as string)) as {
   startCluster: (bin: string, folder: string) => Promise<{ url: string; stop: () => void; destroy: () => void }>
   findFreePort: () => Promise<number>
 }
-const { installPostgres } = (await import('./lib/install.mjs' as string)) as { installPostgres: () => Promise<string> }
-const { startServer } = (await import('./lib/serve.mjs' as string)) as {
+const { installPostgres } = (await import('../scripts/lib/install.mjs' as string)) as { installPostgres: () => Promise<string> }
+const { startServer } = (await import('../scripts/lib/serve.mjs' as string)) as {
   startServer: (options: object) => Promise<{ address: string; stop: () => Promise<void> }>
 }
-const { startThermometers } = (await import('./lib/simulate.mjs' as string)) as {
+const { startThermometers } = (await import('../scripts/lib/simulate.mjs' as string)) as {
   startThermometers: (env: object) => Promise<{ address: string; stop: () => Promise<void> }>
 }
 /** A Saturday in June. */
@@ -85,11 +72,7 @@ const server = await startServer({
   port: await findFreePort(),
   env: { TENDER_GILL_CLOCK: NOW, THERMOMETERS: thermometers.address },
 })
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  chromiumSandbox: false,
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
-})
+const browser = await chromium.launch(launchOptions())
 try {
   const named = process.argv.slice(2)
   for (const { name, path, phone = false, clock = false, prepare } of PICTURES.filter(
@@ -104,10 +87,10 @@ try {
     const page = await context.newPage()
     if (clock) await page.clock.setFixedTime(new Date(NOW))
     await page.goto(`${server.address}${path}`)
-    await waitUntilStill(page)
+    await waitUntilStill(page, STILL)
     if (prepare) {
       await prepare(page)
-      await waitUntilStill(page)
+      await waitUntilStill(page, STILL)
     }
     await page.screenshot({ path: `docs/screenshots/${name}.png` })
     await context.close()

@@ -1,0 +1,3 @@
+export const HEADLESS: { readonly name: string; readonly program: string }
+export function findChromium(): string | undefined
+export function launchOptions(): { executablePath: string | undefined; headless: boolean; chromiumSandbox: boolean; args: string[] }
