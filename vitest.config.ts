@@ -41,6 +41,7 @@ export default defineConfig({
         // Pages are tested as they are shipped: React for people and not for developers, the server in one file.
         oxc: { jsx: { runtime: 'automatic', development: false } },
         resolve: { alias: [{ find: /^.*\/realServer\.ts$/, replacement: SERVER_BUNDLE }] },
+        ssr: { resolve: { conditions: ['module', 'node'] } },
         test: {
           name: 'web',
           environment: 'jsdom',

@@ -16,6 +16,9 @@ export const INK = {
 } as const
 
 export const HEADING = '"Bricolage Grotesque Variable", "Bricolage Grotesque", sans-serif'
+/** Animations by whose beginning MUI's fields hear that the browser has filled or emptied them. */
+const FILLED = 'mui-auto-fill'
+const EMPTIED = 'mui-auto-fill-cancel'
 const TEXT = '"Atkinson Hyperlegible", sans-serif'
 
 export const theme = createTheme({
@@ -47,6 +50,19 @@ export const theme = createTheme({
         body: { fontSize: '0.9375rem', fontVariantNumeric: 'tabular-nums', [`@media (max-width: 600px)`]: { fontSize: '1rem' } },
         ':focus-visible': { outline: `3px solid ${INK.tide}`, outlineOffset: 2 },
         a: { color: INK.kelp },
+        [`@keyframes ${FILLED}`]: { from: { animationName: FILLED } },
+        [`@keyframes ${EMPTIED}`]: { from: { animationName: EMPTIED } },
+      },
+    },
+    // What tells a field that the browser has filled it stands in the sheet of the page, once, and not with every field that comes.
+    MuiInputBase: {
+      defaultProps: { disableInjectingGlobalStyles: true },
+      styleOverrides: {
+        input: {
+          animationName: EMPTIED,
+          animationDuration: '10ms',
+          '&:-webkit-autofill': { animationDuration: '5000s', animationName: FILLED },
+        },
       },
     },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
