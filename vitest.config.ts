@@ -20,8 +20,8 @@ const node = (name: string, include: string[], options: object = {}) => ({
 
 export default defineConfig({
   test: {
-    // A test waits for its database and its browser's timers for half of its time: as many workers as there are processors, not one less.
-    maxWorkers: Math.max(2, availableParallelism()),
+    // A test of pages waits for its database and its timers a third of the time: half as many workers again as there are processors.
+    maxWorkers: Math.ceil(availableParallelism() * 1.5),
     projects: [
       node('core', ['core/src/**/*.test.ts'], { provide: { lawTimes: LONG ? 5 : 0.5 }, ...SHARED }),
       node('book', [

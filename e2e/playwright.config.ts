@@ -7,9 +7,9 @@ export default defineConfig({
   testDir: './journeys',
   outputDir: './test-results',
   timeout: 120_000,
-  expect: { timeout: 20_000 },
-  // Each worker has a server and a database of its own.
-  workers: 2,
+  expect: { timeout: 30_000 },
+  // Each worker has a server and a database of its own. A journey waits for somebody to look and press a tenth of its time.
+  workers: 3,
   // What fails is walked once more with everything it does written down, and counts as failed whatever comes of that.
   retries: 1,
   failOnFlakyTests: true,

@@ -66,8 +66,6 @@ const RANKS = [
 await installPackages()
 await installPostgres()
 await installChromium()
-await must('npm', ['run', '--silent', 'build', '-w', 'catalogue'])
-await must('npm', ['run', '--silent', 'build', '-w', 'contract'])
 await buildAll()
 
 async function runStage({ name, run }) {

@@ -1,5 +1,5 @@
 import { balanceFace, type BalancedFace, type Face } from './face.ts'
-import { lookUp, type FleshTable } from './fleshTable.ts'
+import { placeInTable, readTable, type FleshTable } from './fleshTable.ts'
 import type { RadialGrid } from './radialGrid.ts'
 import { solveTridiagonalInPlace } from './solveTridiagonal.ts'
 
@@ -95,14 +95,14 @@ const killing = (tempC: number): number => Math.exp((tempC - F_AT_C) * (Math.LN1
 /** Conductances between cells, and what each cell stores in a kelvin, at the temperatures of now. */
 function readFlesh({ grid: { cells, widthM, areas, volumesM }, flesh, temperatures, work }: Body): void {
   const { k, store, through } = work
+  let before = 0
   for (let i = 0; i < cells; i += 1) {
-    const at = temperatures[i] ?? 0
-    k[i] = lookUp(flesh.k, at)
-    store[i] = lookUp(flesh.volumetric, at) * (volumesM[i] ?? 0)
-  }
-  for (let i = 1; i < cells; i += 1) {
-    const [a, b] = [k[i - 1] ?? 0, k[i] ?? 0]
-    through[i] = ((areas[i] ?? 0) * 2 * a * b) / ((a + b) * widthM)
+    const at = placeInTable(temperatures[i] ?? 0)
+    const here = readTable(flesh.k, at)
+    k[i] = here
+    store[i] = readTable(flesh.volumetric, at) * (volumesM[i] ?? 0)
+    if (i > 0) through[i] = ((areas[i] ?? 0) * 2 * before * here) / ((before + here) * widthM)
+    before = here
   }
 }
 
@@ -138,19 +138,25 @@ function solveChange({ grid, temperatures, work }: Body, faces: Faces, { seconds
   const { cells, areas } = grid
   through[0] = faces.below ? (areas[0] ?? 0) * faces.below.outwards : 0
   through[cells] = (areas[cells] ?? 0) * faces.above.outwards
-  const [belowC, aboveC] = [faces.below?.driveC ?? 0, faces.above.driveC]
+  const edgeRate = edge?.rate ?? 0
+  const edgeC = edge?.towardsC ?? 0
+  let inner = through[0] ?? 0
+  let innerC = faces.below?.driveC ?? 0
+  let here = temperatures[0] ?? 0
+  // The loop that everything waits for: each value is read once and handed on.
   for (let i = 0; i < cells; i += 1) {
-    const here = temperatures[i] ?? 0
-    const [inner, outer] = [through[i] ?? 0, through[i + 1] ?? 0]
-    const innerC = i === 0 ? belowC : (temperatures[i - 1] ?? 0)
-    const outerC = i === cells - 1 ? aboveC : (temperatures[i + 1] ?? 0)
+    const outer = through[i + 1] ?? 0
+    const outerC = i === cells - 1 ? faces.above.driveC : (temperatures[i + 1] ?? 0)
     const stored = store[i] ?? 0
-    const sideways = edge ? stored * edge.rate : 0
-    lower[i] = i === 0 ? 0 : -implicit * inner
-    upper[i] = i === cells - 1 ? 0 : -implicit * outer
+    const sideways = stored * edgeRate
+    lower[i] = -implicit * inner
+    upper[i] = -implicit * outer
     diagonal[i] = stored / seconds + implicit * (inner + outer + sideways)
     // Solved for the change, so that what is small beside the temperature is not lost.
-    right[i] = inner * (innerC - here) + outer * (outerC - here) + (edge ? sideways * (edge.towardsC - here) : 0)
+    right[i] = inner * (innerC - here) + outer * (outerC - here) + sideways * (edgeC - here)
+    inner = outer
+    innerC = here
+    here = outerC
   }
   solveTridiagonalInPlace(lower, diagonal, upper, right, scratch)
 }

@@ -30,9 +30,11 @@ export const constantFlesh = (k: number, alpha: number): FleshTable => ({
   volumetric: new Float64Array(LENGTH).fill(k / alpha),
 })
 
-/** Value at a temperature, straight between whole degrees; beyond the table that of its end. */
-export function lookUp(values: Float64Array, tempC: number): number {
-  const at = Math.min(LENGTH - 1.000001, Math.max(0, tempC - FROM_C))
+/** Place of a temperature in the tables; beyond them that of their end. */
+export const placeInTable = (tempC: number): number => Math.min(LENGTH - 1.000001, Math.max(0, tempC - FROM_C))
+
+/** Value at a place in a table, straight between whole degrees. @param at of `placeInTable`: both tables are read at the same one */
+export function readTable(values: Float64Array, at: number): number {
   const below = Math.floor(at)
   const first = values[below] ?? 0
   return first + ((values[below + 1] ?? first) - first) * (at - below)
