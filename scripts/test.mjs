@@ -7,7 +7,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildAll, installChromium, installPackages, installPostgres } from './lib/install.mjs'
-import { must, show } from './lib/shell.mjs'
+import { show } from './lib/shell.mjs'
 
 const all = process.argv.includes('--all')
 if (process.argv.includes('--long')) process.env.TENDER_GILL_LONG = '1'
