@@ -8,6 +8,9 @@ const LONG = process.env.TENDER_GILL_LONG !== undefined
 /** No test is about speed (the bench is), and a busy machine may take ten times as long; a test that hangs is told within the minute. */
 const PATIENCE = { testTimeout: LONG ? 600_000 : 60_000, hookTimeout: 120_000 }
 
+/** Cases and pages are made and forgotten by the thousand: with room for them the collector of garbage comes less often. */
+const ROOMY = { execArgv: ['--max-semi-space-size=64'] }
+
 /** Files of pure code share their modules: the book and the laws' tools are read once, and nothing they hold ever changes. */
 const SHARED = { isolate: false }
 
@@ -15,7 +18,7 @@ const SHARED = { isolate: false }
 const NEEDS_A_PAGE = ['web/src/askAhead.test.ts', 'web/src/state/store.test.ts']
 
 const node = (name: string, include: string[], options: object = {}) => ({
-  test: { name, environment: 'node' as const, include, setupFiles: ['vitest.laws.ts'], ...PATIENCE, ...options },
+  test: { name, environment: 'node' as const, include, setupFiles: ['vitest.laws.ts'], ...PATIENCE, ...ROOMY, ...options },
 })
 
 export default defineConfig({
@@ -50,6 +53,7 @@ export default defineConfig({
           include: ['web/src/**/*.test.tsx', ...NEEDS_A_PAGE],
           globalSetup: ['server/src/testing/globalSetup.ts', 'web/src/testing/bundleServer.ts'],
           ...PATIENCE,
+          ...ROOMY,
           ...SHARED,
         },
       },

@@ -105,6 +105,7 @@ describe('amounts', () => {
     await choose('The frame goes', /^to Staff lunch$/)
     await waitFor(async () => expect(await kept()).toEqual([{ servingId: 'stew', part: 'frame', to: 'lunch' }]))
     await waitFor(() => expect(rest.textContent).toMatch(/goes somewhere, .* is left over/))
+    await screen.findByText('The frame goes to Staff lunch.')
     fireEvent.click(await screen.findByRole('button', { name: 'Undo' }))
     await waitFor(async () => expect(await kept()).toMatchObject([{ to: null }]))
     const again = await server.call('/rest-uses', { method: 'POST', body: { use: { servingId: 'stew', part: 'frame', to: null } } })

@@ -67,6 +67,7 @@ describe('the buy sheet', () => {
       ),
     )
     expect(await kept(server)).toMatchObject([{ state: 'short', g: 1500, perKg: 31, currency: 'EUR' }])
+    await screen.findByText('Atlantic cod came short.')
     fireEvent.click(await screen.findByRole('button', { name: 'Undo' }))
     await waitFor(async () => expect(await kept(server)).toMatchObject([{ state: 'ordered', g: null }]))
 

@@ -90,6 +90,8 @@ describe('every entry', () => {
     await waitFor(() => expect(within(acts).getAllByRole('listitem')).toHaveLength(2))
     fireEvent.click(screen.getByRole('button', { name: 'Withdraw it' }))
     await waitFor(async () => expect(await lines(server)).toEqual([]))
+    // The undo that stands there until then is that of the correction.
+    await screen.findByText('The entry is withdrawn.')
     fireEvent.click((await screen.findAllByRole('button', { name: 'Undo' }))[0] as HTMLElement)
     await waitFor(async () => expect((await lines(server))[0]?.entry.words).toBe('Dry it longer'))
   })
