@@ -16,23 +16,28 @@ export async function waitUntilStill(page: Page, { stillMs = 400, mostMs = 40_00
   const still = await page.evaluate(
     ({ stillMs, mostMs }) =>
       new Promise<boolean>((resolve) => {
-        const isAtWork = () =>
-          document.querySelector('.MuiSkeleton-root, [aria-busy=true]') !== null || /\w \.\.\.$/m.test(document.body.innerText)
-        let quiet = 0
-        const end = (is: boolean) => {
-          watch.disconnect()
-          clearTimeout(quiet)
-          clearTimeout(patience)
-          resolve(is)
+        // Methods, and no functions with names of their own: these go into the page as they are, whoever compiles them.
+        const look = {
+          quiet: 0,
+          patience: 0,
+          watch: new MutationObserver(() => look.rest()),
+          isAtWork() {
+            return document.querySelector('.MuiSkeleton-root, [aria-busy=true]') !== null || /\w \.\.\.$/m.test(document.body.innerText)
+          },
+          rest() {
+            clearTimeout(look.quiet)
+            look.quiet = window.setTimeout(() => (look.isAtWork() ? look.rest() : look.end(true)), stillMs)
+          },
+          end(is: boolean) {
+            look.watch.disconnect()
+            clearTimeout(look.quiet)
+            clearTimeout(look.patience)
+            resolve(is)
+          },
         }
-        const rest = () => {
-          clearTimeout(quiet)
-          quiet = window.setTimeout(() => (isAtWork() ? rest() : end(true)), stillMs)
-        }
-        const watch = new MutationObserver(rest)
-        const patience = window.setTimeout(() => end(!isAtWork()), mostMs)
-        watch.observe(document.documentElement, { subtree: true, childList: true, attributes: true, characterData: true })
-        rest()
+        look.patience = window.setTimeout(() => look.end(!look.isAtWork()), mostMs)
+        look.watch.observe(document.documentElement, { subtree: true, childList: true, attributes: true, characterData: true })
+        look.rest()
       }),
     { stillMs, mostMs },
   )
