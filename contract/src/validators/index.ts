@@ -44,12 +44,21 @@ function compile(schema: TSchema): ValidateFunction {
   return ajv.compile(schema)
 }
 
+const compiled = new WeakMap<TSchema, ValidateFunction>()
+
+/** The validator of a schema, compiled at first use (a command that reads one brief should not pay for every schema) and once for whoever asks. */
+function findValidator(schema: TSchema): ValidateFunction {
+  const validate = compiled.get(schema) ?? compile(schema)
+  compiled.set(schema, validate)
+  return validate
+}
+
 /** Makes a parser for a schema: unknown in, a typed value or every problem with its place out. */
 export function createParser<S extends TSchema>(schema: S): (input: unknown) => Result<Static<S>, readonly Problem[]> {
-  // Compiled at first use: a command that reads one brief should not pay for every schema.
-  let validate: ValidateFunction | undefined
-  return (input) =>
-    (validate ??= compile(schema))(input) ? { ok: true, value: input as Static<S> } : { ok: false, error: toProblems(validate.errors) }
+  return (input) => {
+    const validate = findValidator(schema)
+    return validate(input) ? { ok: true, value: input as Static<S> } : { ok: false, error: toProblems(validate.errors) }
+  }
 }
 
 export const parseBrief = createParser(Brief)

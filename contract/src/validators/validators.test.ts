@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { parseBrief as parseInBrowser } from '@tender-gill/contract/browser'
 import { buildOpenApi } from '../openApi.ts'
-import { parseBrief, parseServingInput, parseLineUp, parsePriceInput, parseStandIns, parseStandInsRequest } from './index.ts'
+import { Brief } from '../brief.ts'
+import { createParser, parseBrief, parseServingInput, parseLineUp, parsePriceInput, parseStandIns, parseStandInsRequest } from './index.ts'
 
 const brief = (patch: object = {}) => ({ dish: 'Skewers', method: 'grill', format: 'chunk', ...patch })
 const pathsOf = (result: ReturnType<typeof parseBrief>) => (result.ok ? [] : result.error.map(({ path }) => path))
@@ -33,6 +34,14 @@ describe('parseBrief', () => {
 
   it.each(MISTAKES)('refuses %s in the browser with the same words', (_what, patch) => {
     expect(parseInBrowser(brief(patch))).toEqual(parseBrief(brief(patch)))
+  })
+
+  it('is one validator for all who ask with one schema, and what each was told stays as it was', () => {
+    const another = createParser(Brief)
+    const first = another(brief({ covers: -1 }))
+    expect(pathsOf(parseBrief(brief({ thicknessMm: 2 })))).toEqual(['/thicknessMm'])
+    expect(pathsOf(first)).toEqual(['/covers'])
+    expect(another(brief()).ok).toBe(true)
   })
 
   it('names every missing and unknown field of one document at once', () => {
