@@ -1,7 +1,7 @@
 /** The browser that journeys, pictures and benches drive: Debian's Chromium without a window, or the one with where that is all there is. */
 import { existsSync } from 'node:fs'
 
-/** The package, and its program: it draws no window, and takes a seventh less work than the one that hides its window. */
+/** The package, and its program: it draws no window, and takes a quarter less work than the one that hides its window. */
 export const HEADLESS = { name: 'chromium-headless-shell', program: '/usr/bin/chromium-headless-shell' }
 const WITH_WINDOW = '/usr/bin/chromium'
 
