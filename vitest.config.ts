@@ -1,4 +1,5 @@
 import { availableParallelism } from 'node:os'
+import type { Plugin } from 'vite'
 import { defineConfig } from 'vitest/config'
 import { SERVER_BUNDLE } from './web/src/testing/bundleServer.ts'
 
@@ -13,6 +14,14 @@ const ROOMY = { execArgv: ['--max-semi-space-size=64'] }
 
 /** Files of pure code share their modules: the book and the laws' tools are read once, and nothing they hold ever changes. */
 const SHARED = { isolate: false }
+
+/** Packages as they are shipped to people: Vitest adds those for developers to whatever conditions it is given, so they are set last. */
+const asShipped: Plugin = {
+  name: 'as-shipped',
+  configResolved(config) {
+    config.ssr.resolve = { ...config.ssr.resolve, conditions: ['module', 'browser', 'node'] }
+  },
+}
 
 /** Tests of no page that look at what a browser keeps. */
 const NEEDS_A_PAGE = ['web/src/askAhead.test.ts', 'web/src/state/store.test.ts']
@@ -44,7 +53,7 @@ export default defineConfig({
         // Pages are tested as they are shipped: React for people and not for developers, the server in one file.
         oxc: { jsx: { runtime: 'automatic', development: false } },
         resolve: { alias: [{ find: /^.*\/realServer\.ts$/, replacement: SERVER_BUNDLE }] },
-        ssr: { resolve: { conditions: ['module', 'node'] } },
+        plugins: [asShipped],
         test: {
           name: 'web',
           environment: 'jsdom',

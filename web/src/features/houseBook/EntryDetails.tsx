@@ -2,7 +2,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import type { EntryAct, EntryLine } from '@tender-gill/contract'
+import type { Entry, EntryAct, EntryLine } from '@tender-gill/contract'
 import { addressOf, operations } from '@tender-gill/contract/operations'
 import { isRecordLine } from '@tender-gill/core'
 import { useState } from 'react'
@@ -31,16 +31,26 @@ interface Props {
 }
 
 /** What may be done about a line, and everything that ever was. */
-export function EntryDetails({ line: { id, entry }, nameOf }: Props) {
+export function EntryDetails({ line, nameOf }: Props) {
+  const { id } = line
   const kitchen = useKitchenId()
   const { data: history } = useEntryHistoryQuery(id)
   const write = useWriteLine()
   const [words, setWords] = useState<string | null>(null)
+  /** What was corrected here a moment ago stands until the page has heard of it: what is done next is done to that. */
+  const [corrected, setCorrected] = useState<Pick<EntryLine, 'entry' | 'written'> | null>(null)
+  const { entry } = corrected && line.written < corrected.written ? corrected : line
   const typed = words ?? entry.words ?? ''
   const own = isRecordLine(id)
   const photo = entry.kind === 'served' ? entry.photo : null
   const [path, place] = placeOf(id)
   const isEmpty = entry.kind === 'lesson' && typed.trim() === ''
+  const correct = async (now: Entry) => {
+    const done = await write(id, now, entry, { done: 'The words are corrected.', undone: 'The words are as before.' })
+    if (!done) return
+    setCorrected({ entry: now, written: line.written + 1 })
+    setWords(null)
+  }
   return (
     <Box sx={{ display: 'grid', gap: 1, py: 1, justifyItems: 'start' }}>
       {photo !== null && (
@@ -64,11 +74,7 @@ export function EntryDetails({ line: { id, entry }, nameOf }: Props) {
             <Button
               variant="outlined"
               disabled={words === null || isEmpty}
-              onClick={() => {
-                const now = { ...entry, words: typed.trim() === '' ? null : typed.trim() }
-                void write(id, now, entry, { done: 'The words are corrected.', undone: 'The words are as before.' })
-                setWords(null)
-              }}
+              onClick={() => void correct({ ...entry, words: typed.trim() === '' ? null : typed.trim() })}
             >
               Correct the words
             </Button>

@@ -84,6 +84,13 @@ describe('every entry', () => {
     expect((await keep(server, { kind: 'lesson', ...about })).status).toBe(200)
     fireEvent.click(await screen.findByRole('button', { name: /Dry it/ }))
     fireEvent.change(await screen.findByLabelText('In words'), { target: { value: 'Dry it longer' } })
+    server.setDown(true)
+    fireEvent.click(screen.getByRole('button', { name: 'Correct the words' }))
+    await waitFor(() => expect(server.asked).toContain('POST /api/house-book'))
+    // What could not be kept is still typed.
+    expect(await screen.findByRole('alert')).toBeDefined()
+    expect(screen.getByLabelText('In words')).toHaveProperty('value', 'Dry it longer')
+    server.setDown(false)
     fireEvent.click(screen.getByRole('button', { name: 'Correct the words' }))
     await waitFor(async () => expect((await lines(server))[0]).toMatchObject({ written: 2, entry: { words: 'Dry it longer' } }))
     const acts = await screen.findByRole('list', { name: 'Everything that was done about it' })
