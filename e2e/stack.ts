@@ -1,4 +1,4 @@
-import { mkdtempSync } from 'node:fs'
+import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { test as base, expect, type APIRequestContext, type Page } from '@playwright/test'
@@ -35,12 +35,13 @@ async function startStack(): Promise<Stack> {
   const market = await startSimulator({ SIMULATOR_TODAY: '2026-06-13', SIMULATOR_TROUBLE: 'error' })
   const cluster = await startCluster(await installPostgres(), mkdtempSync(join(tmpdir(), 'tender-gill-journey-')), { throwAway: true })
   const lanPort = await findFreePort()
+  const lanFolder = mkdtempSync(join(tmpdir(), 'tender-gill-lan-'))
   const server = await startServer({
     url: cluster.url,
     port: await findFreePort(),
     env: {
       ...{ TENDER_GILL_CLOCK: '2026-06-13T12:00:00Z', LOG_LEVEL: 'silent', FEEDS: market.feeds },
-      ...{ LAN_PORT: String(lanPort), LAN_FOLDER: mkdtempSync(join(tmpdir(), 'tender-gill-lan-')) },
+      ...{ LAN_PORT: String(lanPort), LAN_FOLDER: lanFolder },
     },
   })
   return {
@@ -53,6 +54,7 @@ async function startStack(): Promise<Stack> {
       await market.stop()
       cluster.stop()
       cluster.destroy()
+      rmSync(lanFolder, { recursive: true, force: true })
     },
   }
 }

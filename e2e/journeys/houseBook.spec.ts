@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test'
 import { expect, readLeader, test } from '../stack.ts'
+import { waitUntilStill } from '../waitUntilStill.ts'
 
 /** A tap, counted. */
 const countTaps = () => {
@@ -21,6 +22,8 @@ test('a service is written down in under ten taps; the line-up changes and says 
   const readFirmness = async () => {
     await page.goto(line)
     await readLeader(page)
+    // What was written a moment before may still be on its way.
+    await waitUntilStill(page)
     const haddock = page
       .getByRole('listitem')
       .filter({ has: page.getByRole('button', { name: /^Haddock/ }) })

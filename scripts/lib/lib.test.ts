@@ -129,6 +129,8 @@ describe('before a migration', () => {
   })
 
   it('data of a newer version is not opened', () => {
-    expect(() => dumpBeforeMigration(cluster(known + 1), folder())).toThrow(/newer version/)
+    const data = folder()
+    expect(() => dumpBeforeMigration(cluster(known + 1), data)).toThrow(/newer version/)
+    rmSync(data, { recursive: true })
   })
 })
