@@ -71,5 +71,5 @@ export default ts.config(
   },
   // The calendar arithmetic of core reads no clock.
   { files: ['core/src/calendar/*.ts'], rules: { 'no-restricted-globals': 'off' } },
-  { files: ['web/src/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
+  { files: ['web/src/**/*.{ts,tsx}'], ignores: ['**/*.test.*'], ...reactHooks.configs.flat.recommended },
 )

@@ -1,16 +1,8 @@
 import type { ConsoleMessage, Page } from '@playwright/test'
 import axe from 'axe-core'
+import { follow } from '../follow.ts'
 import { expect, readLeader, test } from '../stack.ts'
 import { waitUntilStill } from '../waitUntilStill.ts'
-
-const KITCHEN = '/k/lantern-house'
-
-/** Goes where a link would lead; each view is loaded by itself in its own journey. */
-const follow = (page: Page, path: string) =>
-  page.evaluate((address) => {
-    history.pushState(null, '', address)
-    dispatchEvent(new PopStateEvent('popstate'))
-  }, KITCHEN + path)
 
 /** Every rule that the page breaks, with the first place that breaks it. */
 const findViolations = (page: Page) =>
@@ -26,7 +18,7 @@ const look = test.extend<object, { view: Page }>({
       const context = await browser.newContext({ baseURL: stack.address, locale: 'en-GB', serviceWorkers: 'block' })
       const page = await context.newPage()
       await page.addInitScript(axe.source)
-      await page.goto(KITCHEN)
+      await page.goto('/')
       await use(page)
       await context.close()
     },

@@ -1,3 +1,4 @@
+import { follow } from '../follow.ts'
 import { expect, readLeader, test } from '../stack.ts'
 import { choose } from '../choose.ts'
 
@@ -78,12 +79,12 @@ test.describe('with a mistake on the way', () => {
     await page.getByRole('button', { name: 'Keep in the house’s hand' }).click()
     const flesh = page.getByRole('region', { name: 'Traits of the flesh' })
     await expect(flesh.getByRole('listitem').filter({ hasText: 'Flake' })).toContainText('the house’s')
-    await page.goto('/dishes/leek-and-potato-pie/line-up')
+    await follow(page, '/dishes/leek-and-potato-pie/line-up')
     expect(await readLeader(page)).not.toBe(leader)
     await page.goBack()
     await flesh.getByRole('button', { name: 'Put Flake back as the book has it' }).click()
     await expect(flesh.getByRole('listitem').filter({ hasText: 'Flake' })).toContainText('compiled')
-    await page.goto('/dishes/leek-and-potato-pie/line-up')
+    await follow(page, '/dishes/leek-and-potato-pie/line-up')
     expect(await readLeader(page)).toBe(leader)
   })
 })
@@ -128,7 +129,7 @@ test('a species of the house’s own begins from its nearest kin', async ({ page
   await expect(page.getByRole('heading', { name: '220 fish' })).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('heading', { name: '221 fish' })).toBeVisible()
-  await page.goto(`/book/${encodeURIComponent('Molva portuensis')}`)
+  await follow(page, `/book/${encodeURIComponent('Molva portuensis')}`)
   await page.getByRole('button', { name: 'Take it away' }).click()
   await expect(page.getByRole('heading', { name: '220 fish' })).toBeVisible()
 })

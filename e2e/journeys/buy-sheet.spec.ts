@@ -1,3 +1,4 @@
+import { follow } from '../follow.ts'
 import { expect, readLeader, test } from '../stack.ts'
 
 const KITCHEN = '/api/kitchens/lantern-house'
@@ -16,7 +17,7 @@ test('from a chosen fish to a printed sheet, ticked off with what was paid, whic
     .click()
   await expect(page.getByText(`${fish} is taken for Wednesday poach.`)).toBeVisible()
 
-  await page.goto('/')
+  await follow(page, '/')
   await page.locator('#page').getByRole('link', { name: 'Buy sheet' }).click()
   await expect(page.getByRole('status', { name: 'What to order next' })).toHaveText(/^Order next: .* from .* by \d\d:\d\d /)
   const line = page.getByRole('listitem').filter({ hasText: 'Wednesday poach' }).filter({ hasText: fish })
@@ -42,12 +43,12 @@ test('from a chosen fish to a printed sheet, ticked off with what was paid, whic
   await expect(state).toHaveText(/^Bought: .* at €88\.00 a kilo$/)
 
   const species = await line.locator('i').first().innerText()
-  await page.goto(`/market/prices?fish=${encodeURIComponent(species)}`)
+  await follow(page, `/market/prices?fish=${encodeURIComponent(species)}`)
   await expect(page.getByText(/88\.00/).first()).toBeVisible()
-  await page.goto('/')
+  await follow(page, '/')
   await expect(page.getByRole('heading', { name: 'Since yesterday' }).locator('..')).toContainText('Wednesday poach')
 
-  await page.goto('/buy')
+  await follow(page, '/buy')
   await line.getByRole('button', { name: 'Take it off' }).click()
   await expect(line.getByRole('button', { name: 'Ordered' })).toBeVisible()
 })

@@ -1,3 +1,4 @@
+import { follow } from '../follow.ts'
 import { expect, readLeader, test, waitUntilKept } from '../stack.ts'
 import { choose } from '../choose.ts'
 
@@ -122,12 +123,12 @@ test('what the house is used to pay and how it buys is asked of every dish, and 
   await waitUntilKept(page)
   await page.reload()
   await expect(usual).toHaveValue('3.50')
-  await page.goto('/dishes/saffron-rice/line-up')
+  await follow(page, '/dishes/saffron-rice/line-up')
   await readLeader(page)
   const line = page.getByRole('region', { name: 'Line-up' })
   await expect(line).toContainText(/The house leans on .*whole or cut, the worth of trim\. /)
   await expect(line.getByRole('list', { name: 'Fish that can do it' }).getByRole('listitem').first()).toContainText('; whole')
-  await page.goto('/house')
+  await follow(page, '/house')
   await usual.fill('')
   await usual.press('Enter')
   await page.getByLabel('A kilo of heads, frames and trim is worth, EUR').fill('')
@@ -143,10 +144,10 @@ test('a leaning of the house moves a line-up, is said there, and is taken back',
   await row.getByRole('radio', { name: 'Flake matters 5 of 5' }).dispatchEvent('click')
   await expect(row).toContainText('matters 5 of 5 here')
   await waitUntilKept(page)
-  await page.goto('/dishes/paprika-skewers/line-up')
+  await follow(page, '/dishes/paprika-skewers/line-up')
   await readLeader(page)
   await expect(page.getByRole('region', { name: 'Line-up' })).toContainText(/The house leans on flake\. /)
-  await page.goto('/house')
+  await follow(page, '/house')
   await row.getByRole('button', { name: 'Flake as each method has it' }).click()
   await expect(row).toContainText('as each method has it')
   await waitUntilKept(page)

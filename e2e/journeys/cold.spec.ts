@@ -1,3 +1,4 @@
+import { follow } from '../follow.ts'
 import { expect, test } from '../stack.ts'
 
 const API = '/api/kitchens/lantern-house'
@@ -44,10 +45,10 @@ test('a lot is iced, moved to another dish and used; a fridge that was warm is t
   expect((await request.post(`${API}/cold-places/${walkIn?.id ?? ''}/readings`, { data: { readings } })).ok()).toBe(true)
   await expect(page.getByRole('alert').filter({ hasText: 'The walk-in' })).toContainText('too warm: up to 10 °C')
   await expect(page.getByRole('article', { name: 'Atlantic mackerel' })).toContainText('is too warm for it')
-  await page.goto('/k/lantern-house/')
+  await follow(page, '/k/lantern-house/')
   await expect(page.getByRole('region', { name: 'In the house' })).toContainText('The walk-in')
 
-  await page.goto('/k/lantern-house/cold')
+  await follow(page, '/k/lantern-house/cold')
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Into the calendar' }).click()])
   expect(download.suggestedFilename()).toBe('fish-2026-06-13.ics')
 

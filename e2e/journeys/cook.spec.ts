@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import { follow } from '../follow.ts'
 import { expect, test } from '../stack.ts'
 
 const minutes = (text: string): readonly number[] =>
@@ -56,7 +57,7 @@ test('a cook sheet for a dish: its stages are dragged, the fish is swapped, and 
 
   // The ladder tells the same minutes, as a middle of the range.
   const [low = 0, high = 0] = minutes(told)
-  await page.goto('/k/lantern-house/dishes/beer-battered-supper/stand-ins')
+  await follow(page, '/k/lantern-house/dishes/beer-battered-supper/stand-ins')
   const change = page.getByText(/Cooks about [\d.]+ min instead of/).first()
   await expect(change).toBeVisible()
   const sheetOf = /about ([\d.]+) min/.exec(await change.innerText())?.[1]
@@ -80,7 +81,7 @@ test('a run sheet with timers that outlive a reload, and a calendar of it', asyn
   await page.reload()
   await expect(running).toHaveCount(count)
   // Another page, and a while later: they go on.
-  await page.goto('/k/lantern-house/book')
+  await follow(page, '/k/lantern-house/book')
   await expect(running).toHaveCount(count)
   const before = await left()
   await page.clock.fastForward('01:00')
@@ -92,7 +93,7 @@ test('a run sheet with timers that outlive a reload, and a calendar of it', asyn
   await running.first().getByRole('button', { name: /^Done/ }).click()
   await expect(running).toHaveCount(count - 1)
 
-  await page.goto('/k/lantern-house/run-sheet?day=2026-06-17')
+  await follow(page, '/k/lantern-house/run-sheet?day=2026-06-17')
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'To a calendar' }).click()
   expect((await download).suggestedFilename()).toBe('run-sheet.ics')

@@ -1,4 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
+import { follow } from '../follow.ts'
 import { expect, readLeader, test } from '../stack.ts'
 import { waitUntilStill } from '../waitUntilStill.ts'
 
@@ -20,7 +21,7 @@ test('a service is written down in under ten taps; the line-up changes and says 
 }) => {
   const line = '/k/lantern-house/dishes/leek-and-potato-pie/line-up'
   const readFirmness = async () => {
-    await page.goto(line)
+    await follow(page, line)
     await readLeader(page)
     // What was written a moment before may still be on its way.
     await waitUntilStill(page)
@@ -44,7 +45,7 @@ test('a service is written down in under ten taps; the line-up changes and says 
   expect(before.strip).toContain('the book has')
 
   const { tap, count } = countTaps()
-  await page.goto('/k/lantern-house/house-book?day=2026-06-17')
+  await follow(page, '/k/lantern-house/house-book?day=2026-06-17')
   const left = page.getByRole('status', { name: 'What is still to be written down' })
   await expect(left).toHaveText('2 of 2 still to be written down.')
   const pie = card(page, 'Leek and potato fish pie')
@@ -75,7 +76,7 @@ test('a service is written down in under ten taps; the line-up changes and says 
   expect(await readFirmness()).toEqual(before)
 
   // Corrected, it is a further act; undone in one press.
-  await page.goto('/k/lantern-house/house-book?day=2026-06-17')
+  await follow(page, '/k/lantern-house/house-book?day=2026-06-17')
   await pie.getByRole('button', { name: 'Correct it' }).click()
   await pie.getByRole('group', { name: 'Firmness against the book' }).getByRole('button', { name: 'firmer', exact: true }).click()
   await pie.getByRole('button', { name: 'Write it down' }).click()
@@ -91,22 +92,22 @@ test('what the house wrote stands where it matters: at a dish, a fish, a merchan
   // A swap that failed here four times of five no longer stands among the nearest.
   await page.getByRole('button', { name: /^Show all \d+$/ }).click()
   await expect(page.getByRole('link', { name: 'house: it worked 1 of 5 times' }).first()).toBeVisible()
-  await page.goto('/k/lantern-house/book/Lophius%20piscatorius')
+  await follow(page, '/k/lantern-house/book/Lophius%20piscatorius')
   await expect(lesson).toContainText('Monkfish gives a quarter of its weight to the pan')
-  await page.goto('/k/lantern-house/market/merchants')
+  await follow(page, '/k/lantern-house/market/merchants')
   await expect(lesson.first()).toBeVisible()
   await expect(page.getByRole('link', { name: /^House: \d+ of 100 lines do not come as ordered, from \d+ lines/ })).toBeVisible()
-  await page.goto('/k/lantern-house/dishes/beer-battered-supper/cook')
+  await follow(page, '/k/lantern-house/dishes/beer-battered-supper/cook')
   await expect(lesson).toContainText('dry it longer')
   // A learnt value is put back as the book has it, and counts again.
-  await page.goto('/k/lantern-house/house-book/learnt')
+  await follow(page, '/k/lantern-house/house-book/learnt')
   const swap = page.getByRole('listitem').filter({ hasText: 'for Haddock, in steam or liquor' })
   await swap.getByRole('button', { name: 'Put the book’s back' }).click()
   await expect(swap.getByRole('button', { name: 'Let it count' })).toBeVisible()
-  await page.goto('/k/lantern-house/dishes/leek-and-potato-pie/stand-ins')
+  await follow(page, '/k/lantern-house/dishes/leek-and-potato-pie/stand-ins')
   await expect(page.getByRole('heading', { name: 'Everyone who could stand in' })).toBeVisible()
   await expect(page.getByRole('link', { name: /^house: it worked/ })).toHaveCount(0)
-  await page.goto('/k/lantern-house/house-book/learnt')
+  await follow(page, '/k/lantern-house/house-book/learnt')
   await swap.getByRole('button', { name: 'Let it count' }).click()
   await expect(swap.getByRole('button', { name: 'Put the book’s back' })).toBeVisible()
 })
@@ -121,7 +122,7 @@ test('a month is looked back on and prints on one page; the book is searched', a
     const pdf = (await page.pdf({ format })).toString('latin1')
     expect(pdf.match(/\/Type \/Page\b/g), format).toHaveLength(1)
   }
-  await page.goto('/k/lantern-house/house-book/entries')
+  await follow(page, '/k/lantern-house/house-book/entries')
   await page.getByRole('textbox', { name: 'Words' }).fill('small boats soft')
   await expect(page.getByRole('status', { name: 'Entries found' })).toHaveText('One entry')
   await page.getByRole('textbox', { name: 'Words' }).fill('')

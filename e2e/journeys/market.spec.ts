@@ -1,3 +1,4 @@
+import { follow } from '../follow.ts'
 import { expect, readLeader, test } from '../stack.ts'
 
 test('a year is painted with the pointer, and the line-up of that day follows it', async ({ page, request }) => {
@@ -21,7 +22,7 @@ test('a year is painted with the pointer, and the line-up of that day follows it
     page.getByRole('list', { name: 'Fish that can do it' }).getByRole('button', { name: 'John Dory', exact: true }),
   ).toBeVisible()
 
-  await page.goto('/market/waters?water=Marrow%20Sound')
+  await follow(page, '/market/waters?water=Marrow%20Sound')
   await page.getByRole('list', { name: 'Fish of this water' }).getByRole('button', { name: 'John Dory' }).click()
   const year = page.getByRole('region', { name: 'The year of John Dory' })
   await expect(year).toBeVisible()
@@ -36,7 +37,7 @@ test('a year is painted with the pointer, and the line-up of that day follows it
   await expect(landings.getByRole('slider', { name: 'June' })).toHaveAttribute('aria-valuenow', '0')
   await expect(page.getByText('Kept.')).toBeVisible()
 
-  await page.goto(`/dishes/${id}/line-up`)
+  await follow(page, `/dishes/${id}/line-up`)
   const leftOut = page.getByRole('region', { name: 'Left out' })
   await leftOut.getByRole('button').first().click()
   await expect(leftOut.getByText('It is hardly landed at this time of year in these waters.')).toBeVisible()
@@ -44,7 +45,7 @@ test('a year is painted with the pointer, and the line-up of that day follows it
 
   await page.getByRole('link', { name: 'The year' }).click()
   await expect(page.getByRole('list', { name: 'Month by month' }).getByRole('listitem')).toHaveCount(12)
-  await page.goto('/market/waters?water=Marrow%20Sound')
+  await follow(page, '/market/waters?water=Marrow%20Sound')
   await page.getByRole('list', { name: 'Fish of this water' }).getByRole('button', { name: 'John Dory' }).click()
   await expect(year).toBeVisible()
   for (let step = 0; step < 8; step += 1) await landings.getByRole('slider', { name: 'June' }).press('ArrowUp')
@@ -59,7 +60,7 @@ test('a stock that falls below the house’s floor leaves every line-up, with th
   await floor.fill('70')
   await floor.press('Enter')
   await expect(floor).toHaveValue('70')
-  await page.goto('/dishes/beer-battered-supper/line-up')
+  await follow(page, '/dishes/beer-battered-supper/line-up')
   await readLeader(page)
   const leftOut = page.getByRole('region', { name: 'Left out' })
   await leftOut.getByRole('button').first().click()

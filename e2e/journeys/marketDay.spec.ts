@@ -1,3 +1,4 @@
+import { follow } from '../follow.ts'
 import { expect, readLeader, test } from '../stack.ts'
 import { choose } from '../choose.ts'
 
@@ -18,7 +19,7 @@ test('a list is brought in, a name settled, a dish marked by its price, and one 
   await page.goto(`/dishes/${id}/amounts`)
   await expect(page.getByText(/Hessle Quay Fish: order by 21:00 Monday for Tuesday/)).toBeVisible()
 
-  await page.goto('/market/merchants')
+  await follow(page, '/market/merchants')
   await page.getByRole('link', { name: 'Bring a list in' }).click()
   await page.getByRole('textbox', { name: 'The list' }).fill(LIST)
   await page.getByRole('button', { name: 'Look through it' }).click()
@@ -31,19 +32,19 @@ test('a list is brought in, a name settled, a dish marked by its price, and one 
   await page.getByRole('button', { name: 'Keep the good row' }).click()
   await expect(page.getByText('One price counts from now on.')).toBeVisible()
 
-  await page.goto('/')
+  await follow(page, '/')
   const note = page.getByRole('note').filter({ hasText: /^Haddock went past the budget of (€5.00|5.00 EUR)/ })
   await expect(note).toBeVisible()
-  await page.goto(`/dishes/${id}/line-up`)
+  await follow(page, `/dishes/${id}/line-up`)
   await readLeader(page)
   await expect(note).toBeVisible()
 
-  await page.goto('/market/merchants')
+  await follow(page, '/market/merchants')
   const lists = page.getByRole('list', { name: 'Lists' })
   await expect(lists.getByRole('button', { name: 'today', exact: true })).toBeVisible()
   await page.getByRole('button', { name: 'Take the list of today back' }).click()
   await expect(page.getByText('The list of today was taken back')).toBeVisible()
-  await page.goto('/')
+  await follow(page, '/')
   await expect(page.getByText('Haddock in a pan')).toBeVisible()
   await page.waitForTimeout(500)
   await expect(note).toHaveCount(0)

@@ -1,3 +1,4 @@
+import { follow } from '../follow.ts'
 import { expect, test } from '../stack.ts'
 
 const MONKFISH = { species: 'Lophius piscatorius', offerId: 'lophius-piscatorius.wild.fresh.body', form: 'fillet-skinless' }
@@ -33,12 +34,12 @@ test('a fish is missing for the whole kitchen: three dishes move together, and o
   const back = page.getByRole('button', { name: 'Take it back, with 3 dishes' })
   await expect(back).toBeVisible()
   for (const id of ids) expect(await takenBy(id)).not.toBe(MONKFISH.species)
-  await page.goto(`/dishes/${ids[1] ?? ''}/line-up`)
+  await follow(page, `/dishes/${ids[1] ?? ''}/line-up`)
   const leftOut = page.getByRole('region', { name: 'Left out' })
   await leftOut.getByRole('button').first().click()
   await expect(leftOut.getByText('The kitchen does without it until 15 June.')).toBeVisible()
 
-  await page.goto('/')
+  await follow(page, '/')
   await page.getByRole('button', { name: 'Take it back, with 3 dishes' }).click()
   await expect(page.getByText(/^Anglerfish \(monkfish\) is there again\. .* have it back\.$/)).toBeVisible()
   for (const id of ids) expect(await takenBy(id)).toBe(MONKFISH.species)

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import { follow } from '../follow.ts'
 import { expect, readLeader, test } from '../stack.ts'
 
 const DISH = 'beer-battered-supper'
@@ -22,27 +23,27 @@ test('one fish, one dish, one day: the same fit and the same cost on every page 
   expect(fit).toBeGreaterThan(50)
   expect(cost).toBeDefined()
 
-  await page.goto('/')
+  await follow(page, '/')
   const own = page.getByRole('list', { name: 'Dishes' }).getByRole('listitem').filter({ hasText: NAME })
   await expect(own).toContainText(`leads, fit ${fit.toFixed(0)},`)
 
-  await page.goto(`/fish/${encodeURIComponent(species)}`)
+  await follow(page, `/fish/${encodeURIComponent(species)}`)
   const seen = page.getByRole('list', { name: 'Your dishes for it' }).getByRole('listitem').filter({ hasText: NAME })
   await expect(seen).toContainText('number 1 of')
   await expect(seen).toContainText(new RegExp(`${fit.toFixed(0)}$`))
   await expect(seen).toContainText(`${cost ?? ''} a portion`)
 
-  await page.goto(`/book/compare?fish=${encodeURIComponent(species)}&fish=Gadus%20morhua&dish=${DISH}`)
+  await follow(page, `/book/compare?fish=${encodeURIComponent(species)}&fish=Gadus%20morhua&dish=${DISH}`)
   await expect(page.getByText(`${fit.toFixed(1)} = 100 −`).first()).toBeVisible()
   expect(await textOf(page, 'region', 'a portion')).toContain(cost ?? 'no cost')
 
-  await page.goto(`/dishes/${DISH}/stand-ins`)
+  await follow(page, `/dishes/${DISH}/stand-ins`)
   await expect(page.getByRole('region', { name: 'The ladder' })).toContainText(new RegExp(`fit ${fit.toFixed(0)}|${fit.toFixed(1)}`))
 
-  await page.goto(`/dishes/${DISH}/amounts`)
+  await follow(page, `/dishes/${DISH}/amounts`)
   await expect(page.getByRole('region', { name: 'What to buy' })).toContainText(`${cost ?? ''} a portion`)
 
-  await page.goto('/market')
+  await follow(page, '/market')
   const chip = page.getByRole('link', { name: new RegExp(`^${NAME}, fit`) }).and(page.locator(`li:has-text("${common}") a`))
   if ((await chip.count()) > 0) await expect(chip.first()).toHaveText(`${NAME}, fit ${fit.toFixed(0)}`)
 })

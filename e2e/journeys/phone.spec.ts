@@ -1,3 +1,4 @@
+import { follow } from '../follow.ts'
 import { expect, test } from '../stack.ts'
 
 test('a phone pairs by a code, ticks on the buy sheet what the desk sees at once, and is shut out again', async ({
@@ -25,7 +26,10 @@ test('a phone pairs by a code, ticks on the buy sheet what the desk sees at once
   await expect(phone.getByRole('status', { name: 'What to order next' })).toHaveText(/^Order next: /)
   expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
 
-  await page.goto('/buy')
+  // The desk hears of it, and the code, which lets nobody else in, is gone.
+  await expect(phones.getByText('Apron phone is paired.')).toBeVisible()
+  await expect(phones.getByRole('status', { name: 'Pairing code' })).toHaveCount(0)
+  await follow(page, '/buy')
   await expect(page.getByRole('button', { name: 'Ordered' }).first()).toBeVisible()
   const line = phone.getByRole('listitem').filter({ has: phone.getByRole('button', { name: 'Ordered' }) })
   await line.first().getByRole('button', { name: 'Ordered' }).click()
@@ -33,7 +37,7 @@ test('a phone pairs by a code, ticks on the buy sheet what the desk sees at once
   await phone.getByRole('button', { name: 'Not ordered' }).click()
   await expect(page.getByRole('status').filter({ hasText: /^Ordered$/ })).toHaveCount(0)
 
-  await page.goto('/house')
+  await follow(page, '/house')
   await phones.getByRole('listitem').filter({ hasText: 'Apron phone' }).getByRole('button', { name: 'Shut it out' }).click()
   await expect(phones.getByText('Apron phone')).toHaveCount(0)
   await phone.reload()

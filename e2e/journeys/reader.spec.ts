@@ -1,3 +1,4 @@
+import { follow } from '../follow.ts'
 import { expect, test } from '../stack.ts'
 
 /** Everything on the page that is written in metric; fat is grams in 100 g wherever one cooks, and fields are typed in the unit they name. */
@@ -19,7 +20,7 @@ test('who reads pounds and inches has them on every page, and money by its code,
   await page.getByRole('button', { name: 'With its code' }).click()
   await expect(page.getByRole('button', { name: 'With its code' })).toHaveAttribute('aria-pressed', 'true')
   for (const [name, path, shown] of PAGES) {
-    await page.goto(path)
+    await follow(page, path)
     await expect(
       page
         .getByText(shown, { exact: true })
@@ -38,10 +39,10 @@ test('who reads pounds and inches has them on every page, and money by its code,
     expect(found ? text.slice(found.index - 40, found.index + 20) : '', name).toBe('')
     expect(text, name).not.toContain('€')
   }
-  await page.goto('/house')
+  await follow(page, '/house')
   await page.getByRole('button', { name: 'Metric' }).click()
   await expect(page.getByRole('button', { name: 'Metric' })).toHaveAttribute('aria-pressed', 'true')
-  await page.goto('/dishes/paprika-skewers/amounts')
+  await follow(page, '/dishes/paprika-skewers/amounts')
   await expect(page.getByText(/\d kg\b/).first()).toBeVisible()
 })
 
@@ -53,6 +54,6 @@ test('what the engine says comes by the catalogue of messages: in the strange la
   const changes = await ladder.getByRole('listitem').allInnerTexts()
   expect(changes.join(' ')).toMatch(/[åëïøü]/)
   expect(changes.join(' ')).not.toMatch(/change the menu|Costs the same|instead of/)
-  await page.goto('/cover-card')
+  await follow(page, '/cover-card')
   await expect(page.getByText(/[åëïøü]{1}.*[åëïøü]/).first()).toBeVisible()
 })

@@ -4,7 +4,7 @@ import { createFindSpecies, rankLineUp } from '@tender-gill/core'
 import { createWords } from '@tender-gill/words'
 import { parseOfferSheet, parseSpeciesSheet } from '@tender-gill/contract/validators'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { createPhoneRepository } from '../lan/index.ts'
+import { createPairPhone, createPhoneRepository } from '../lan/index.ts'
 import { NOW, startTestServer, type TestServer } from '../testing/testServer.ts'
 
 let server: TestServer
@@ -184,7 +184,7 @@ describe('kitchens', () => {
     const { lot } = (await call('/api/lots/lot-mackerel')).body
     const { place } = (await call('/api/cold-places/walk-in')).body
     const { code } = await createPhoneRepository(server.db, () => NOW).createCode('lantern-house')
-    await createPhoneRepository(server.db, () => NOW).claim(code, 'Ours')
+    await createPairPhone(server.db, () => NOW)(code, 'Ours')
     const [phone] = (await call('/api/phones')).body.phones
     const [line] = (await call('/api/house-book')).body.lines
     // Larch Cottage has a price-1 too: a shared id must lead to its own row, never to ours.

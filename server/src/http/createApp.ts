@@ -10,7 +10,7 @@ import type { Compute } from '../compute/index.ts'
 import type { OpenDatabase } from '../database/openDatabase.ts'
 import type { FeedReader } from '../feeds/feedReader.ts'
 import { createKitchenRepository } from '../kitchens/kitchenRepository.ts'
-import { createLanGate, createPhoneRepository, type LanDoor } from '../lan/index.ts'
+import { createLanGate, createPairPhone, createPhoneRepository, type LanDoor } from '../lan/index.ts'
 import { createErrorHandler } from './errorHandler.ts'
 import { notFound } from './errors.ts'
 import { createHandlers } from './handlers.ts'
@@ -77,7 +77,8 @@ export function createApp({
     }),
   )
   app.use(createNonce, createSecurityHeaders(), refuseForeignHosts(hosts))
-  if (gated) app.use(refuseForeignWrites, createLanGate({ phones: createPhoneRepository(db, now), kitchens }))
+  if (gated)
+    app.use(refuseForeignWrites, createLanGate({ phones: createPhoneRepository(db, now), pairPhone: createPairPhone(db, now), kitchens }))
   const api = Router()
   api.use((_req, res, next) => {
     res.set('Cache-Control', 'no-store')

@@ -6,9 +6,11 @@ import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { DAY_MS } from '@tender-gill/core'
+import { eq } from 'drizzle-orm'
 import { pino } from 'pino'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { openChangeFeed } from '../changes/index.ts'
+import { changes } from '../database/schema/index.ts'
 import { createApp } from '../http/createApp.ts'
 import { NOW, startTestServer, type TestServer } from '../testing/testServer.ts'
 import { openCertificate, type Certificate } from './certificate.ts'
@@ -70,6 +72,7 @@ const onDesk = async (path: string, method = 'GET') => {
 }
 const form = { method: 'POST', headers: { 'Content-Type': 'application/x-www-form-urlencoded' } }
 const pair = (code: string) => phone('/pair', { ...form, body: new URLSearchParams({ code, name: 'Apron phone' }).toString() })
+const countTold = () => base.db.$count(changes, eq(changes.entity, 'phone'))
 const pairOne = async (): Promise<string> => {
   const { headers } = await pair((await onDesk('/phones/codes', 'POST')).body.code)
   return String(headers['set-cookie']).split(';')[0] ?? ''
@@ -88,10 +91,13 @@ describe('the door to the local network', () => {
     expect(body.address).toBe(`https://127.0.0.1:8443/pair?code=${body.code}`)
     expect(body.qrSvg).toContain('<svg')
     const typed = `${body.code.slice(0, 4).toLowerCase()} ${body.code.slice(4)}`
+    const told = await countTold()
     const first = await pair(typed)
     expect(first).toMatchObject({ status: 303, headers: { location: '/k/lantern-house/buy' } })
     expect(String(first.headers['set-cookie'])).toMatch(/HttpOnly; Secure; SameSite=Strict/)
     expect((await pair(body.code)).status).toBe(400)
+    // Whoever looks at the phones of the kitchen hears of it.
+    expect(await countTold()).toBe(told + 1)
     expect((await onDesk('/phones')).body.phones).toMatchObject([{ name: 'Apron phone' }])
   })
 

@@ -5,6 +5,7 @@ import { rateLimit } from 'express-rate-limit'
 import { RequestFailure, notFound } from '../http/errors.ts'
 import type { KitchenRepository } from '../kitchens/kitchenRepository.ts'
 import { writePairPage } from './pairPage.ts'
+import type { PairPhone } from './pairPhone.ts'
 import type { PhoneRepository } from './phoneRepository.ts'
 
 /** The phone's secret: sent by its browser alone, and only back here. */
@@ -19,7 +20,8 @@ const tokenOf = (req: Request): string | undefined => parse(req.get('Cookie') ??
 const isAsset = ({ path }: Request): boolean => path.startsWith('/assets/') || PUBLIC_FILES.has(path)
 
 interface GateDeps {
-  readonly phones: PhoneRepository
+  readonly phones: Pick<PhoneRepository, 'findKitchen'>
+  readonly pairPhone: PairPhone
   readonly kitchens: Pick<KitchenRepository, 'find'>
 }
 
@@ -50,7 +52,7 @@ function createScope({ kitchens }: GateDeps): RequestHandler {
 
 /** Stands before everything that comes from the local network: a phone pairs by a code, and sees its own kitchen from then on. */
 export function createLanGate(deps: GateDeps): Router {
-  const { phones } = deps
+  const { phones, pairPhone } = deps
   const router = Router()
   const page = (code: string, problem: string | null) => (nonce: string) => writePairPage({ nonce, code, problem })
   router.get('/pair', (req, res) => {
@@ -67,7 +69,7 @@ export function createLanGate(deps: GateDeps): Router {
   router.post('/pair', limit, express.urlencoded({ extended: false, limit: '4kb' }), async (req, res) => {
     const { code = '', name = '' } = (req.body ?? {}) as { code?: unknown; name?: unknown }
     const called = String(name).trim().slice(0, 80) || 'A phone'
-    const claimed = await phones.claim(String(code).slice(0, 40), called)
+    const claimed = await pairPhone(String(code).slice(0, 40), called)
     if (!claimed) {
       const problem = 'That code lets nobody in: it is mistyped, past, or was used. Ask for a new one under House.'
       res

@@ -1,4 +1,4 @@
-import { createHash, randomBytes, randomInt, randomUUID } from 'node:crypto'
+import { createHash, randomInt, randomUUID } from 'node:crypto'
 import { and, asc, eq, gt, isNull, lt } from 'drizzle-orm'
 import type { Phone } from '@tender-gill/contract'
 import type { Database } from '../database/openDatabase.ts'
@@ -12,13 +12,13 @@ const CODE_LENGTH = 8
 /** A phone's last call is written down no more often than this. */
 const SEEN_EVERY_MS = 60_000
 
-const hash = (secret: string): string => createHash('sha256').update(secret).digest('hex')
+export const hashSecret = (secret: string): string => createHash('sha256').update(secret).digest('hex')
 const makeCode = (): string => Array.from({ length: CODE_LENGTH }, () => SIGNS[randomInt(SIGNS.length)]).join('')
-/** As it is typed: in any case, with spaces or strokes between. */
-const foldCode = (typed: string): string => typed.toUpperCase().replaceAll(/[^A-Z0-9]/g, '')
 
 /** Phones of kitchens and the codes by which they come in. Secrets are kept as hashes alone. */
 export function createPhoneRepository(db: Database, now: () => Date) {
+  const holds = (codeHash: string) =>
+    and(eq(pairingCodes.codeHash, codeHash), isNull(pairingCodes.usedAt), gt(pairingCodes.expiresAt, now()))
   return {
     list: async (kitchenId: string): Promise<Phone[]> => {
       const rows = await db
@@ -36,27 +36,32 @@ export function createPhoneRepository(db: Database, now: () => Date) {
       const code = makeCode()
       const expiresAt = new Date(now().getTime() + CODE_LIFE_MS)
       await db.delete(pairingCodes).where(lt(pairingCodes.expiresAt, now()))
-      await db.insert(pairingCodes).values({ kitchenId, codeHash: hash(code), expiresAt })
+      await db.insert(pairingCodes).values({ kitchenId, codeHash: hashSecret(code), expiresAt })
       return { code, expiresAt }
     },
-    /** Lets a phone in by its code, once. @returns the phone's secret and its kitchen; undefined where the code is none, past or used */
-    claim: async (typed: string, name: string): Promise<{ readonly token: string; readonly kitchenId: string } | undefined> => {
+    /** The kitchen whose code it is; undefined where it is none, past or used. */
+    findOfferer: async (codeHash: string): Promise<string | undefined> => {
+      const [row] = await db.select({ kitchenId: pairingCodes.kitchenId }).from(pairingCodes).where(holds(codeHash))
+      return row?.kitchenId
+    },
+    /** Lets a phone in by a code, once; false where somebody else was quicker. */
+    letIn: async (codeHash: string, phone: { readonly name: string; readonly token: string }): Promise<boolean> => {
       const [row] = await db
         .update(pairingCodes)
         .set({ usedAt: now() })
-        .where(and(eq(pairingCodes.codeHash, hash(foldCode(typed))), isNull(pairingCodes.usedAt), gt(pairingCodes.expiresAt, now())))
+        .where(holds(codeHash))
         .returning({ kitchenId: pairingCodes.kitchenId })
-      if (!row) return undefined
-      const token = randomBytes(32).toString('base64url')
-      await db.insert(phones).values({ kitchenId: row.kitchenId, id: randomUUID(), name, tokenHash: hash(token), pairedAt: now() })
-      return { token, kitchenId: row.kitchenId }
+      if (!row) return false
+      const { name, token } = phone
+      await db.insert(phones).values({ kitchenId: row.kitchenId, id: randomUUID(), name, tokenHash: hashSecret(token), pairedAt: now() })
+      return true
     },
     /** The kitchen a phone may see; undefined where nobody let it in, or somebody shut it out again. */
     findKitchen: async (token: string): Promise<string | undefined> => {
       const [row] = await db
         .select()
         .from(phones)
-        .where(and(eq(phones.tokenHash, hash(token)), isNull(phones.revokedAt)))
+        .where(and(eq(phones.tokenHash, hashSecret(token)), isNull(phones.revokedAt)))
       if (!row) return undefined
       if (row.lastSeenAt === null || now().getTime() - row.lastSeenAt.getTime() > SEEN_EVERY_MS)
         await db

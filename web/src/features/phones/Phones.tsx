@@ -63,8 +63,10 @@ function PhoneLine({ phone: { id, name, pairedAt, lastSeenAt } }: { readonly pho
 export function Phones() {
   const { data: state } = usePhonesQuery()
   const [create, { data: code, isLoading, error }] = useCreatePairingCodeMutation()
-  const [asked, setAsked] = useState(false)
+  /** Those that were let in before the code was asked for: one that was not among them came by it. */
+  const [before, setBefore] = useState<readonly string[] | null>(null)
   if (!state) return null
+  const cameBy = before && state.phones.find(({ id }) => !before.includes(id))
   return (
     <Box component="section" aria-labelledby="phones">
       <Typography id="phones" variant="h2" gutterBottom>
@@ -83,14 +85,19 @@ export function Phones() {
             variant="contained"
             disabled={isLoading}
             onClick={() => {
-              setAsked(true)
+              setBefore(state.phones.map(({ id }) => id))
               void create()
             }}
           >
             Pair a phone
           </Button>
           {error && <Alert severity="error">{describeFailure(error)}</Alert>}
-          {asked && code && <Code code={code} />}
+          {before && code && !cameBy && <Code code={code} />}
+          {cameBy && (
+            <Alert severity="success" sx={{ mt: 1.5 }}>
+              {cameBy.name} is paired.
+            </Alert>
+          )}
         </>
       ) : (
         <Typography gutterBottom>
