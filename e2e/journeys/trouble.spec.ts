@@ -1,5 +1,8 @@
 import { expect, readLeader, test, waitUntilKept } from '../stack.ts'
 
+// The last file of all: whichever worker is free walks the next.
+test.describe.configure({ mode: 'parallel' })
+
 test('a dish taken away can be put back', async ({ page }) => {
   await page.goto('/')
   const dish = page.getByRole('link', { name: 'Saffron rice with fish' })

@@ -23,7 +23,9 @@ export interface LeaningBook extends HouseBook {
   readonly leanings: HouseLeanings
 }
 
-function createBook(hand: readonly { source: SourceSpecies; hidden: boolean }[]): HouseBook {
+type Hand = readonly { source: SourceSpecies; hidden: boolean }[]
+
+function layBook(hand: Hand): HouseBook {
   const sheets = listHouseSpecies(hand)
   const offers = sheets.flatMap((sheet) => sheet.offers)
   return {
@@ -34,6 +36,10 @@ function createBook(hand: readonly { source: SourceSpecies; hidden: boolean }[])
     listSources: () => listHouseSources(hand),
   }
 }
+
+let shipped: HouseBook | undefined
+/** A book with a hand laid over it; the shipped one is laid once for all kitchens that changed nothing. */
+const createBook = (hand: Hand): HouseBook => (hand.length === 0 ? (shipped ??= layBook(hand)) : layBook(hand))
 
 /** Kitchens whose book is kept ready. */
 const MOST_KEPT = 20
