@@ -3,12 +3,13 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import { formatExactMass, formatLength, formatMoney, formatTemperature, type Reader } from '@tender-gill/words/plain'
+import { Fragment } from 'react'
 import { changeReader, reader } from '../../reader/index.ts'
 
 interface ChoiceProps<T extends string> {
   readonly label: string
   readonly value: T
-  readonly choices: readonly (readonly [value: T, words: string, example: string])[]
+  readonly choices: readonly (readonly [value: T, words: string, example: readonly string[]])[]
   readonly onChoose: (value: T) => void
 }
 
@@ -30,7 +31,14 @@ function Choice<T extends string>({ label, value, choices, onChoose }: ChoicePro
               {words}
             </Box>
             <Box component="span" sx={{ display: 'block', fontVariantNumeric: 'tabular-nums' }}>
-              {example}
+              {example.map((figure, i) => (
+                <Fragment key={figure}>
+                  {i > 0 && ', '}
+                  <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
+                    {figure}
+                  </Box>
+                </Fragment>
+              ))}
             </Box>
           </ToggleButton>
         ))}
@@ -39,8 +47,11 @@ function Choice<T extends string>({ label, value, choices, onChoose }: ChoicePro
   )
 }
 
-const measures = (units: Reader['units']): string =>
-  [formatExactMass(1250, { units }), formatLength(25, { units }), formatTemperature(63, { units })].join(', ')
+const measures = (units: Reader['units']): readonly string[] => [
+  formatExactMass(1250, { units }),
+  formatLength(25, { units }),
+  formatTemperature(63, { units }),
+]
 
 /** How the person at this browser reads figures: theirs alone, not the house's. What is typed into a field stays in the unit it names. */
 export function HowYouRead({ currency }: { readonly currency: string }) {
@@ -67,8 +78,8 @@ export function HowYouRead({ currency }: { readonly currency: string }) {
           label="Money"
           value={reader.money}
           choices={[
-            ['symbol', 'With its sign', formatMoney(3.45, currency, { money: 'symbol' })],
-            ['code', 'With its code', formatMoney(3.45, currency, { money: 'code' })],
+            ['symbol', 'With its sign', [formatMoney(3.45, currency, { money: 'symbol' })]],
+            ['code', 'With its code', [formatMoney(3.45, currency, { money: 'code' })]],
           ]}
           onChoose={(money) => changeReader({ money })}
         />
