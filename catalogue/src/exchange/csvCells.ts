@@ -11,7 +11,7 @@ interface Schema {
 const INDEX = /^[1-9]\d?$/
 
 /** What the schema says of a column; undefined for a column it does not know. Lists of things are numbered from 1. */
-export function findSchema(column: string): Schema | undefined {
+function findSchema(column: string): Schema | undefined {
   let schema: Schema | undefined = SourceSpecies as unknown as Schema
   for (const token of column.split('.')) {
     if (schema?.type === 'array') schema = INDEX.test(token) ? schema.items : undefined
@@ -25,14 +25,14 @@ export function findSchema(column: string): Schema | undefined {
 
 const isPlainList = (schema: Schema) => schema.type === 'array' && schema.items?.type !== 'object'
 /** Whether a column holds a value of its own, rather than things that have columns of theirs. */
-export const isCell = (schema: Schema): boolean => isPlainList(schema) || (schema.type !== 'object' && schema.type !== 'array')
+const isCell = (schema: Schema): boolean => isPlainList(schema) || (schema.type !== 'object' && schema.type !== 'array')
 
 const escape = (text: string) => text.replaceAll('\\', '\\\\').replaceAll('|', '\\|')
 const unescape = (text: string) => text.replaceAll('\\|', '|').replaceAll('\\\\', '\\')
 const splitList = (text: string) => text.match(/(?:\\.|[^|\\])+/gu)?.map((part) => unescape(part.trim())) ?? []
 
 /** A value as a cell: numbers of a list apart by spaces, words of a list apart by bars. */
-export function toCell(value: unknown): string {
+function toCell(value: unknown): string {
   if (!Array.isArray(value)) return String(value)
   return value.every((part) => typeof part === 'number') ? value.join(' ') : value.map((part) => escape(String(part))).join(' | ')
 }
@@ -44,7 +44,7 @@ function toNumber(text: string): number | string {
 }
 
 /** A cell as the value its schema asks for. */
-export function fromCell(text: string, schema: Schema): unknown {
+function fromCell(text: string, schema: Schema): unknown {
   switch (schema.type) {
     case 'number':
     case 'integer':
@@ -68,11 +68,23 @@ export function fromCell(text: string, schema: Schema): unknown {
 type Node = Record<string, unknown> | unknown[]
 const isNode = (value: unknown): value is Node => typeof value === 'object' && value !== null
 
+type Cells = (readonly [column: string, cell: string])[]
+
+function flattenInto(cells: Cells, value: unknown, prefix: string): void {
+  if (!isNode(value) || (Array.isArray(value) && value.every((part) => !isNode(part)))) {
+    cells.push([prefix, toCell(value)])
+    return
+  }
+  const above = prefix === '' ? '' : `${prefix}.`
+  if (Array.isArray(value)) value.forEach((part, i) => flattenInto(cells, part, `${above}${i + 1}`))
+  else for (const key of Object.keys(value)) flattenInto(cells, value[key], above + key)
+}
+
 /** Lays a species out as columns, in the order of its fields. */
-export function flatten(value: unknown, prefix = ''): readonly (readonly [column: string, cell: string])[] {
-  if (!isNode(value) || (Array.isArray(value) && value.every((part) => !isNode(part)))) return [[prefix, toCell(value)]]
-  const entries = Array.isArray(value) ? value.map((part, i) => [String(i + 1), part] as const) : Object.entries(value)
-  return entries.flatMap(([key, part]) => flatten(part, prefix === '' ? key : `${prefix}.${key}`))
+export function flatten(value: unknown): Readonly<Cells> {
+  const cells: Cells = []
+  flattenInto(cells, value, '')
+  return cells
 }
 
 const holderKey = (node: Node, token: string): string | number => (Array.isArray(node) ? Number(token) - 1 : token)
@@ -108,16 +120,30 @@ function dropEmpty(value: unknown): unknown {
   return entries.length > 0 ? Object.fromEntries(entries) : undefined
 }
 
+/** A column as its cells are read: where it leads, and what its schema asks for. */
+export interface Column {
+  readonly name: string
+  readonly tokens: readonly string[]
+  readonly schema: Schema
+}
+
+/** A column by its name; undefined for one that no cell of a species stands in. */
+export function findColumn(name: string): Column | undefined {
+  const schema = findSchema(name)
+  return schema && isCell(schema) ? { name, tokens: name.split('.'), schema } : undefined
+}
+
 /**
- * Builds a species from its cells. An empty cell says that there is nothing; a column that is not there leaves what the species already has.
+ * Builds a species from its cells, one for each column. An empty cell says that there is nothing; a column that is not there leaves what
+ * the species already has.
  * @param base the entry that the row changes; undefined for a new species
  */
-export function unflatten(row: Readonly<Record<string, string>>, schemas: ReadonlyMap<string, Schema>, base?: unknown): unknown {
+export function unflatten(cells: readonly string[], columns: readonly Column[], base?: unknown): unknown {
   const root = (base === undefined ? {} : JSON.parse(JSON.stringify(base))) as Record<string, unknown>
-  for (const [column, text] of Object.entries(row)) {
-    const schema = schemas.get(column)
-    if (schema) setAt(root, column.split('.'), text.trim() === '' ? undefined : fromCell(text, schema))
-  }
+  columns.forEach(({ tokens, schema }, i) => {
+    const text = cells[i] ?? ''
+    setAt(root, tokens, text.trim() === '' ? undefined : fromCell(text, schema))
+  })
   return dropEmpty(root) ?? {}
 }
 

@@ -7,14 +7,13 @@ function orderColumns(rows: readonly (readonly (readonly [string, string])[])[])
   const columns: string[] = []
   const seen = new Set<string>()
   for (const row of rows) {
-    let at = 0
+    let before: string | undefined
     for (const [column] of row) {
-      if (seen.has(column)) at = columns.indexOf(column) + 1
-      else {
-        columns.splice(at, 0, column)
+      if (!seen.has(column)) {
+        columns.splice(before === undefined ? 0 : columns.indexOf(before) + 1, 0, column)
         seen.add(column)
-        at += 1
       }
+      before = column
     }
   }
   return columns
@@ -26,8 +25,8 @@ function orderColumns(rows: readonly (readonly (readonly [string, string])[])[])
  */
 export function exportSpecies(sources: readonly SourceSpecies[], format: 'json' | 'csv', all: readonly SourceSpecies[] = sources): string {
   if (format === 'json') return `${JSON.stringify(sources, null, 2)}\n`
-  const rows = sources.map((source) => flatten(source))
-  const columns = orderColumns([...rows, ...all.map((source) => flatten(source))])
+  const rows = sources.map(flatten)
+  const columns = orderColumns(all === sources ? rows : [...rows, ...all.map(flatten)])
   return writeTable(
     columns,
     rows.map((row) => Object.fromEntries(row)),

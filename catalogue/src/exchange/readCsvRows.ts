@@ -1,27 +1,19 @@
 import { readTable } from '@tender-gill/csv'
-import { findSchema, isCell, toColumn, unflatten } from './csvCells.ts'
+import { findColumn, toColumn, unflatten, type Column } from './csvCells.ts'
 import type { RawFile, RawRow } from './importSpecies.ts'
 
 /** A book of every fish there is fits; a file that goes on is not a book. */
 const LIMITS = { mostRows: 50_000, mostLetters: 20_000 }
 
-type Schemas = ReadonlyMap<string, NonNullable<ReturnType<typeof findSchema>>>
-
-const findSchemas = (columns: readonly string[]): Schemas =>
-  new Map(
-    columns.flatMap((column) => {
-      const schema = findSchema(column)
-      return schema && isCell(schema) ? [[column, schema] as const] : []
-    }),
-  )
-
-/** What is wrong with the headings as such, in words; empty if nothing. */
-function checkColumns(columns: readonly string[], schemas: Schemas): string {
-  const unknown = columns.filter((column) => !schemas.has(column))
-  return [
+/** The columns of a header line, or what is wrong with it, in words. */
+function readHeader(names: readonly string[]): readonly Column[] | string {
+  const columns = names.flatMap((name) => findColumn(name) ?? [])
+  const unknown = names.filter((name) => !columns.some((column) => column.name === name))
+  const wrong = [
     ...(unknown.length > 0 ? [`unknown columns: ${unknown.slice(0, 8).join(', ')}`] : []),
-    ...(columns.includes('scientific') ? [] : ['the column scientific is missing']),
-  ].join('; ')
+    ...(names.includes('scientific') ? [] : ['the column scientific is missing']),
+  ]
+  return wrong.length > 0 ? wrong.join('; ') : columns
 }
 
 const refused = (line: number, message: string): RawFile => ({
@@ -36,18 +28,14 @@ const refused = (line: number, message: string): RawFile => ({
 export function readCsvRows(raw: string, findKnown: (scientific: string) => unknown): RawFile {
   const { head, rows, cutAt } = readTable(raw, LIMITS)
   if (!head) return refused(1, 'the file is empty: a header line is needed')
-  const columns = head.cells
-  const schemas = findSchemas(columns)
-  const message = checkColumns(columns, schemas)
-  if (message !== '') return refused(head.line, message)
-  const read = rows.map(({ line, cells, wrong }): RawRow => {
-    const named = Object.fromEntries(columns.map((column, i) => [column, cells[i] ?? '']))
-    return {
-      line,
-      value: unflatten(named, schemas, findKnown((named.scientific ?? '').trim())),
-      ...(wrong === undefined ? {} : { problem: { path: '', message: wrong } }),
-    }
-  })
+  const columns = readHeader(head.cells)
+  if (typeof columns === 'string') return refused(head.line, columns)
+  const scientific = head.cells.indexOf('scientific')
+  const read = rows.map(({ line, cells, wrong }): RawRow => ({
+    line,
+    value: unflatten(cells, columns, findKnown((cells[scientific] ?? '').trim())),
+    ...(wrong === undefined ? {} : { problem: { path: '', message: wrong } }),
+  }))
   const cut = cutAt === null ? [] : refused((rows.at(-1)?.line ?? 1) + 1, `more than ${cutAt} rows: what follows was not read`).rows
   return { rows: [...read, ...cut], toPlace: toColumn }
 }
