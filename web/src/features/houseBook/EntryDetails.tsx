@@ -39,17 +39,21 @@ export function EntryDetails({ line, nameOf }: Props) {
   const [words, setWords] = useState<string | null>(null)
   /** What was corrected here a moment ago stands until the page has heard of it: what is done next is done to that. */
   const [corrected, setCorrected] = useState<Pick<EntryLine, 'entry' | 'written'> | null>(null)
-  const { entry } = corrected && line.written < corrected.written ? corrected : line
+  const { entry, written } = corrected && line.written < corrected.written ? corrected : line
+  const [isSending, setSending] = useState(false)
   const typed = words ?? entry.words ?? ''
   const own = isRecordLine(id)
   const photo = entry.kind === 'served' ? entry.photo : null
   const [path, place] = placeOf(id)
   const isEmpty = entry.kind === 'lesson' && typed.trim() === ''
   const correct = async (now: Entry) => {
+    setSending(true)
     const done = await write(id, now, entry, { done: 'The words are corrected.', undone: 'The words are as before.' })
+    setSending(false)
     if (!done) return
-    setCorrected({ entry: now, written: line.written + 1 })
-    setWords(null)
+    setCorrected({ entry: now, written: written + 1 })
+    // What was typed on meanwhile stays.
+    setWords((typedSince) => (typedSince === words ? null : typedSince))
   }
   return (
     <Box sx={{ display: 'grid', gap: 1, py: 1, justifyItems: 'start' }}>
@@ -73,7 +77,7 @@ export function EntryDetails({ line, nameOf }: Props) {
           <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
             <Button
               variant="outlined"
-              disabled={words === null || isEmpty}
+              disabled={words === null || isEmpty || isSending}
               onClick={() => void correct({ ...entry, words: typed.trim() === '' ? null : typed.trim() })}
             >
               Correct the words
