@@ -76,6 +76,7 @@ describe('a file with mistakes', () => {
   it.each([
     ['nothing at all', '', 'csv', 'the file is empty: a header line is needed'],
     ['a header it does not know', 'scientific,taste\nGadus morhua,good\n', 'csv', 'unknown columns: taste'],
+    ['a column twice', 'scientific,common,scientific\nGadus morhua,Cod,Gadus alter\n', 'csv', 'columns that stand twice: scientific'],
     ['no names', 'common\nCod\n', 'csv', 'the column scientific is missing'],
     ['broken JSON', '[{', 'json', 'is not JSON'],
   ] as const)('says of %s what is wrong', (_what, text, format, message) => {

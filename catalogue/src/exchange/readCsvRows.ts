@@ -8,9 +8,12 @@ const LIMITS = { mostRows: 50_000, mostLetters: 20_000 }
 /** The columns of a header line, or what is wrong with it, in words. */
 function readHeader(names: readonly string[]): readonly Column[] | string {
   const columns = names.flatMap((name) => findColumn(name) ?? [])
-  const unknown = names.filter((name) => !columns.some((column) => column.name === name))
+  const known = new Set(columns.map(({ name }) => name))
+  const unknown = names.filter((name) => !known.has(name))
+  const twice = [...known].filter((name) => names.indexOf(name) !== names.lastIndexOf(name))
   const wrong = [
     ...(unknown.length > 0 ? [`unknown columns: ${unknown.slice(0, 8).join(', ')}`] : []),
+    ...(twice.length > 0 ? [`columns that stand twice: ${twice.slice(0, 8).join(', ')}`] : []),
     ...(names.includes('scientific') ? [] : ['the column scientific is missing']),
   ]
   return wrong.length > 0 ? wrong.join('; ') : columns
