@@ -95,12 +95,14 @@ export function describeEntry(entry: Entry, nameOf: NameOf): string {
 export const describeEntryDay = (day: string, today: string): string =>
   day.slice(0, 4) === today.slice(0, 4) ? describeDay(day) : `${describeDay(day)} ${day.slice(0, 4)}`
 
+/** What an entry says, with what was written beside it in words. */
+export const describeWithWords = (entry: Entry, nameOf: NameOf): string =>
+  `${describeEntry(entry, nameOf)}${entry.kind === 'lesson' || entry.words === null ? '' : `; “${entry.words}”`}`
+
 /** A lesson in one line: when, of which fish, what. */
 export function describeLesson(entry: Entry, nameOf: NameOf, today: string): string {
-  const said = describeEntry(entry, nameOf)
-  const words = entry.kind === 'lesson' || entry.words === null ? '' : `; “${entry.words}”`
   const fish = entry.species === null || entry.kind === 'swapped' ? '' : `${nameOf(entry.species)}: `
-  return `${describeEntryDay(entry.day, today)}, ${fish}${said}${words}`
+  return `${describeEntryDay(entry.day, today)}, ${fish}${describeWithWords(entry, nameOf)}`
 }
 
 export const countEntries = (n: number): string => `${n} ${n === 1 ? 'entry' : 'entries'}`

@@ -11,6 +11,7 @@ import {
   describeEntry,
   describeEntryDay,
   describeLesson,
+  describeWithWords,
   sayDeliveries,
   sayHouseSwap,
   sayLearnt,
@@ -82,6 +83,9 @@ describe('an entry in a few words', () => {
     expect(say(entry('swapped', swap))).toBe('Saithe for cod, stewed in a pot: it worked')
     expect(say(entry('swapped', { ...swap, worked: false }, { method: null }))).toBe('Saithe for cod: it did not work')
     expect(say(entry('swapped', { ...swap, worked: null }, { method: null }))).toBe('Saithe for cod')
+    expect(describeWithWords(entry('swapped', { ...swap, worked: null }, { method: null, words: 'dry it' }), nameOf)).toBe(
+      'Saithe for cod; “dry it”',
+    )
   })
 
   it('is a lesson in its own words alone', () => {

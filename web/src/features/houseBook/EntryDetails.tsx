@@ -9,7 +9,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { useEntryHistoryQuery } from '../../api/api.ts'
 import { useKitchenId } from '../../kitchen/index.ts'
-import { describeEntry, type NameOf } from '../../parts/entryWords.ts'
+import { describeWithWords, type NameOf } from '../../parts/entryWords.ts'
 import { describeMoment } from '../../reader/index.ts'
 import { useWriteLine } from './useWriteLines.ts'
 
@@ -101,7 +101,7 @@ export function EntryDetails({ line, nameOf }: Props) {
           {history.acts.map(({ act, entry: said, writtenAt }, i) => (
             <li key={`${writtenAt}${i}`}>
               {describeMoment(writtenAt)}, {ACTS[act]}
-              {said ? `: ${describeEntry(said, nameOf)}` : ''}
+              {said ? `: ${describeWithWords(said, nameOf)}` : ''}
             </li>
           ))}
         </Box>

@@ -5,7 +5,7 @@ import type { EntryLine } from '@tender-gill/contract'
 import { findOutcome } from '@tender-gill/core'
 import { useState } from 'react'
 import { useKitchenQuery } from '../../api/api.ts'
-import { describeEntry, describeEntryDay, type NameOf } from '../../parts/entryWords.ts'
+import { describeWithWords, describeEntryDay, type NameOf } from '../../parts/entryWords.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { EntryDetails } from './EntryDetails.tsx'
 import { useNames } from './useNames.ts'
@@ -56,7 +56,7 @@ function EntryRow({ line, nameOf, today }: RowProps) {
           style={{ all: 'unset', cursor: 'pointer', outline: 'revert', fontSize: 16, textDecoration: aside ? 'line-through' : 'none' }}
         >
           {fish && <b style={{ fontFamily: HEADING }}>{fish}: </b>}
-          {describeEntry(entry, nameOf)}
+          {describeWithWords(entry, nameOf)}
           {'\u00a0'}
           <span aria-hidden style={{ fontSize: 12 }}>
             {open ? '▴' : '▾'}

@@ -97,6 +97,11 @@ describe('every entry', () => {
     await waitFor(async () => expect((await lines(server))[0]).toMatchObject({ written: 2, entry: { words: 'Dry it longer' } }))
     const acts = await screen.findByRole('list', { name: 'Everything that was done about it' })
     await waitFor(() => expect(within(acts).getAllByRole('listitem')).toHaveLength(2))
+    expect(
+      within(acts)
+        .getAllByRole('listitem')
+        .map(({ textContent }) => /Dry it.*/.exec(textContent ?? '')?.[0]),
+    ).toEqual(['Dry it', 'Dry it longer'])
     fireEvent.click(screen.getByRole('button', { name: 'Withdraw it' }))
     await waitFor(async () => expect(await lines(server)).toEqual([]))
     // The undo that stands there until then is that of the correction.
