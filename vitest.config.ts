@@ -1,6 +1,7 @@
 import { availableParallelism } from 'node:os'
 import type { Plugin } from 'vite'
 import { defineConfig } from 'vitest/config'
+import { oneFile } from './vitest.oneFile.ts'
 import { SERVER_BUNDLE } from './web/src/testing/bundleServer.ts'
 
 /** `npm test -- --long` holds every law against more cases than anyone waits for. */
@@ -26,7 +27,10 @@ const asShipped: Plugin = {
 /** Tests of no page that look at what a browser keeps. */
 const NEEDS_A_PAGE = ['web/src/askAhead.test.ts', 'web/src/state/store.test.ts']
 
+const pure = oneFile()
+
 const node = (name: string, include: string[], options: object = {}) => ({
+  plugins: [pure],
   test: { name, environment: 'node' as const, include, setupFiles: ['vitest.laws.ts'], ...PATIENCE, ...ROOMY, ...options },
 })
 

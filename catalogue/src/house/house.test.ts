@@ -62,6 +62,15 @@ describe('the house’s hand', () => {
     })
   })
 
+  it('is the book’s own sheet where the house changed nothing, seen or hidden, of every species', () => {
+    for (const source of listSources())
+      for (const hidden of [false, true]) {
+        const laid = expandHouseSpecies({ source, hidden })
+        // A copy is not known to be the book's: it is laid out from its source.
+        expect(JSON.parse(JSON.stringify(expandHouseSpecies({ source: { ...source }, hidden })))).toEqual(laid)
+      }
+  })
+
   it('hides a species without taking it away', () => {
     const sheet = listHouseSpecies([{ source: cod, hidden: true }]).find(({ species }) => species === 'Gadus morhua')
     expect(sheet).toMatchObject({ hidden: true, hand: 'book' })

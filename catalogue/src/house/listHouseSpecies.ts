@@ -9,9 +9,20 @@ export interface HouseSpecies {
   readonly hidden: boolean
 }
 
+/** A sheet of the shipped book where nothing but its being seen is the house's. */
+const hideShipped = (sheet: SpeciesSheet, hidden: boolean): SpeciesSheet =>
+  hidden ? { ...sheet, hidden, offers: sheet.offers.map((offer) => ({ ...offer, hidden })) } : sheet
+
+let shippedSheets: ReadonlyMap<string, SpeciesSheet> | undefined
+const findShippedSheet = (species: string): SpeciesSheet | undefined =>
+  (shippedSheets ??= new Map(listSpecies().map((sheet) => [sheet.species, sheet]))).get(species)
+
 /** One species as a house has it: the book's, the book's with the house's hand on it, or the house's own. */
-export const expandHouseSpecies = ({ source, hidden }: HouseSpecies): SpeciesSheet =>
-  expandSpecies(source, { measured: findMeasured(source.ifct), shipped: findShipped(source.scientific), hidden })
+export function expandHouseSpecies({ source, hidden }: HouseSpecies): SpeciesSheet {
+  const shipped = findShipped(source.scientific)
+  const sheet = source === shipped ? findShippedSheet(source.scientific) : undefined
+  return sheet ? hideShipped(sheet, hidden) : expandSpecies(source, { measured: findMeasured(source.ifct), shipped, hidden })
+}
 
 const byName = (a: string, b: string) => (a < b ? -1 : 1)
 

@@ -118,8 +118,9 @@ export function runCook(piece: Piece, stages: readonly LaidStage[], rest: LaidSt
   }
   let before = 0
   const see = (at: number) => {
+    if (!observe) return
     const core = findCore(body)
-    observe?.(
+    observe(
       { seconds: before + at, coreC: body.temperatures[core] ?? 0, surfaceC: Math.max(body.surfacesC[0] ?? 0, body.surfacesC[1] ?? 0) },
       body,
     )

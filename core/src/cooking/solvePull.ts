@@ -70,15 +70,18 @@ interface Tried {
  */
 export function solvePull(piece: Piece, goal: CookGoal, options: RunOptions): SolvedCook {
   const { stages, rest, targetC, reachedBy } = goal
+  const lead = (openS: number, how: RunOptions): Run => runCook(piece, layStages(stages, openS), layRest(rest), how)
+  // Where it has to be there when it is taken out, its rest says nothing about the minutes: it is followed once they are found.
   const attempt = (openS: number): Tried => {
-    const run = runCook(piece, layStages(stages, openS), layRest(rest), options)
+    const run = lead(openS, reachedBy === 'pull' ? { ...options, mostRestS: 0 } : options)
     return { openS, run, over: (reachedBy === 'pull' ? run.pullC : run.peakC) - targetC }
   }
+  const followRest = ({ openS, run }: Tried): Run => (reachedBy === 'pull' ? lead(openS, options) : run)
   const allFixed = stages.every(({ minutes }) => minutes !== undefined)
   // Where nothing is fixed, no time at all leaves it as it was.
   const fixed = piece.startC >= targetC || stages.some(({ minutes }) => minutes !== undefined) ? attempt(0) : undefined
-  if (fixed && allFixed) return { kind: 'fixed', openS: 0, run: fixed.run }
-  if (fixed && fixed.over >= 0) return { kind: 'past', openS: 0, run: fixed.run }
+  if (fixed && allFixed) return { kind: 'fixed', openS: 0, run: followRest(fixed) }
+  if (fixed && fixed.over >= 0) return { kind: 'past', openS: 0, run: followRest(fixed) }
   if (hottestOf(stages) <= targetC) return { kind: 'never', hottestC: hottestOf(stages) }
   let low: Pick<Tried, 'openS' | 'over'> = fixed ?? { openS: 0, over: piece.startC - targetC }
   let high = attempt(FIRST_GUESS_S * depthOver(piece))
@@ -86,12 +89,12 @@ export function solvePull(piece: Piece, goal: CookGoal, options: RunOptions): So
     low = high
     high = attempt(high.openS * 1.7)
   }
-  if (high.over < 0) return { kind: 'never', hottestC: high.run.peakC }
+  if (high.over < 0) return { kind: 'never', hottestC: followRest(high).peakC }
   let [lowWeight, highWeight, last] = [1, 1, 0]
   for (let i = 0; i < MOST_ROUNDS && high.openS - low.openS > NEAR_SHARE * high.openS; i += 1) {
     const [a, b] = [low.over * lowWeight, high.over * highWeight]
     const found = attempt(low.openS + ((high.openS - low.openS) * -a) / (b - a))
-    if (Math.abs(found.over) < NEAR_K) return { kind: 'solved', openS: found.openS, run: found.run }
+    if (Math.abs(found.over) < NEAR_K) return { kind: 'solved', openS: found.openS, run: followRest(found) }
     if (found.over < 0) {
       low = found
       lowWeight = 1
@@ -104,5 +107,5 @@ export function solvePull(piece: Piece, goal: CookGoal, options: RunOptions): So
       last = 1
     }
   }
-  return { kind: 'solved', openS: high.openS, run: high.run }
+  return { kind: 'solved', openS: high.openS, run: followRest(high) }
 }
