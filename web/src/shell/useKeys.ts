@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react'
+import { useLayoutEffect, useRef, useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
 import { FLOATS } from './floats.ts'
 
@@ -15,7 +15,8 @@ export function useKeys(): { readonly showing: boolean; readonly hide: () => voi
   const waiting = useRef(false)
   const navigate = useNavigate()
   const { pathname } = useLocation()
-  useEffect(() => {
+  // Heard as soon as the page is there: who knows the keys presses one before it has come to rest.
+  useLayoutEffect(() => {
     const id = /^\/dishes\/([^/]+)\//.exec(pathname)?.[1]
     const go = (slug: string) => id && void navigate(`/dishes/${id}/${slug}`)
     const onKey = (event: KeyboardEvent) => {

@@ -166,6 +166,7 @@ interface BoardProps {
   readonly lineUp: LineUp
   readonly able: number
   readonly sharesReady: boolean
+  readonly current: boolean
   /** Who is left out is of this line-up too: it has come to rest. */
   readonly whole: boolean
   readonly study: Study
@@ -184,6 +185,7 @@ export const Board = memo(function Board({
   lineUp,
   able,
   sharesReady,
+  current,
   whole,
   study,
   all,
@@ -301,7 +303,13 @@ export const Board = memo(function Board({
             ))}
             <span style={{ textAlign: 'right' }}>A portion</span>
           </Box>
-          <Box component="ol" aria-label="Fish that can do it" onKeyDown={moveFocus} sx={{ listStyle: 'none', p: 0, m: 0 }}>
+          <Box
+            component="ol"
+            aria-label="Fish that can do it"
+            aria-busy={!current}
+            onKeyDown={moveFocus}
+            sx={{ listStyle: 'none', p: 0, m: 0 }}
+          >
             {rows.map((fish, i) => (
               <FishRow
                 key={fish.offerId}

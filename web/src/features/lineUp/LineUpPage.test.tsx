@@ -41,7 +41,11 @@ describe('the line-up', () => {
     await leader()
     const from = await screen.findByRole('textbox', { name: 'Firmness from' })
     fireEvent.change(from, { target: { value: '7' } })
+    expect((await list()).getAttribute('aria-busy')).toBe('false')
     fireEvent.keyDown(from, { key: 'Enter' })
+    // The rows before stand there, and say so, until those of the change do.
+    expect((await list()).getAttribute('aria-busy')).toBe('true')
+    await waitFor(async () => expect((await list()).getAttribute('aria-busy')).toBe('false'))
     await waitFor(async () => expect((await server.brief('stew'))?.asks?.firmness?.from).toBe(7))
     const ask = screen.getByRole('region', { name: 'Firmness' })
     fireEvent.click(await within(ask).findByRole('button', { name: 'As the method has it' }))

@@ -53,6 +53,7 @@ function LineUpView({ dish }: { readonly dish: Dish }) {
         lineUp={state.lineUp}
         able={state.able}
         sharesReady={state.sharesReady}
+        current={state.current}
         whole={state.whole}
         onlyOffered={state.onlyOffered}
         offered={state.offered}

@@ -17,6 +17,8 @@ export type LineUpState =
       readonly offered: number
       readonly unoffered: Unoffered | null
       readonly sharesReady: boolean
+      /** The rows are of this brief on the offers of now; else those before stand there until they are. */
+      readonly current: boolean
       /** Who is left out, and what the house's leanings did, are of this brief and no longer of the one before. */
       readonly whole: boolean
       /** How much of the draws is done, 0..1; null when none are under way. */
@@ -46,9 +48,10 @@ export function useLineUp(brief: Brief, { held = false, rows = Infinity, fitAlon
   const sheet = useSheet(brief.date)
   const engine = useEngine()
   const key = sheet ? `${sheet.name}|${only}|${nameQuestion(brief)}` : null
+  const exactKey = key && `${rows}|${key}`
   const exact = useAnswer(
     sheet,
-    key && `${rows}|${key}`,
+    exactKey,
     async (desk) => await desk.lineUp(brief, { shares: false, leftOut: false, rows: held ? rows : Infinity, only }),
   )
   const [progress, setProgress] = useState<{ readonly key: string | null; readonly share: number } | null>(null)
@@ -102,6 +105,7 @@ export function useLineUp(brief: Brief, { held = false, rows = Infinity, fitAlon
     offered: now.offered,
     unoffered: beside?.unoffered ?? null,
     sharesReady: complete && !left,
+    current: complete || exact?.key === exactKey,
     whole: complete && rest?.key === key,
     progress: underWay,
     left,
