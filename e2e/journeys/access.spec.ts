@@ -111,3 +111,20 @@ test('on a phone the line is one step with all eight behind it, and the docket f
   await page.getByRole('link', { name: 'Stand-ins ›' }).click()
   await expect(page.getByRole('list', { name: 'Stand-ins, nearest first' })).toBeVisible()
 })
+
+test('nothing moves for whoever asked the system for less motion', async ({ page }) => {
+  await page.goto('/dishes/paprika-skewers/line-up')
+  await readLeader(page)
+  const moving = (): Promise<readonly string[]> =>
+    page.evaluate(() =>
+      [...document.querySelectorAll('*')]
+        .filter((element) => {
+          const { transitionDuration, transitionProperty } = getComputedStyle(element)
+          return transitionProperty !== 'none' && /[1-9]/.test(transitionDuration)
+        })
+        .map((element) => element.className.toString()),
+    )
+  expect(await moving()).not.toEqual([])
+  await page.emulateMedia({ reducedMotion: 'reduce' })
+  expect(await moving()).toEqual([])
+})

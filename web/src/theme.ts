@@ -33,6 +33,8 @@ export const theme = createTheme({
     success: { main: INK.kelp },
     divider: INK.hairline,
   },
+  // Who asked the system for less motion sees none: a thing is there, or it is gone.
+  motion: { reducedMotion: 'system' },
   shape: { borderRadius: 4 },
   typography: {
     fontFamily: TEXT,
