@@ -19,6 +19,8 @@ test('from a chosen fish to a printed sheet, ticked off with what was paid, whic
 
   await follow(page, '/')
   await page.locator('#page').getByRole('link', { name: 'Buy sheet' }).click()
+  // Home says what to order next in the same words.
+  await expect(page.getByRole('heading', { name: /^Buy sheet, / })).toBeVisible()
   await expect(page.getByRole('status', { name: 'What to order next' })).toHaveText(/^Order next: .* from .* by \d\d:\d\d /)
   const line = page.getByRole('listitem').filter({ hasText: 'Wednesday poach' }).filter({ hasText: fish })
   await expect(line).toHaveCount(1)
