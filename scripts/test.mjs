@@ -63,9 +63,8 @@ const RANKS = [
   [journeys],
 ]
 
-await installPackages()
-await installPostgres()
-await installChromium()
+// What comes from npm and what comes from Debian wait for the network beside each other.
+await Promise.all([installPackages(), installPostgres().then(installChromium)])
 await buildAll()
 
 async function runStage({ name, run }) {
