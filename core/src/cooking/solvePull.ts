@@ -45,6 +45,8 @@ const LONGEST_S = 6 * 3600
 const NEAR_SHARE = 0.003
 const NEAR_K = 0.04
 const MOST_ROUNDS = 40
+/** While it is not there yet, the next cook is so many times as long. */
+const ONWARDS = { least: 1.1, most: 3 } as const
 
 /** The hottest that the middle could come to in a plan, degrees C. */
 const hottestOf = (stages: readonly PlannedStage[]): number =>
@@ -62,19 +64,25 @@ interface Tried {
   readonly run: Run
   /** Above the target, K. */
   readonly over: number
+  /** Of what is left to the hottest that it could come to, how much less than at the target, as a logarithm: hardly bent once heat is in the middle. */
+  readonly progress: number
 }
 
 /**
  * The minutes of a plan that are not fixed, such that the middle comes to the target: a root of a function that rises with time, bracketed,
- * then by regula falsi with halving of the end that stays (Illinois).
+ * then by regula falsi with halving of the end that stays (Illinois), on the logarithm of what is left to the hottest: that falls straight
+ * with time in the first term of the series, so that few cooks are led through.
  */
 export function solvePull(piece: Piece, goal: CookGoal, options: RunOptions): SolvedCook {
   const { stages, rest, targetC, reachedBy } = goal
   const lead = (openS: number, how: RunOptions): Run => runCook(piece, layStages(stages, openS), layRest(rest), how)
   // Where it has to be there when it is taken out, its rest says nothing about the minutes: it is followed once they are found.
+  const hottestC = hottestOf(stages)
+  const progressAt = (reachedC: number): number => Math.log((hottestC - targetC) / Math.max(NEAR_K, hottestC - reachedC))
   const attempt = (openS: number): Tried => {
     const run = lead(openS, reachedBy === 'pull' ? { ...options, mostRestS: 0 } : options)
-    return { openS, run, over: (reachedBy === 'pull' ? run.pullC : run.peakC) - targetC }
+    const reachedC = reachedBy === 'pull' ? run.pullC : run.peakC
+    return { openS, run, over: reachedC - targetC, progress: progressAt(reachedC) }
   }
   const followRest = ({ openS, run }: Tried): Run => (reachedBy === 'pull' ? lead(openS, options) : run)
   const allFixed = stages.every(({ minutes }) => minutes !== undefined)
@@ -82,17 +90,19 @@ export function solvePull(piece: Piece, goal: CookGoal, options: RunOptions): So
   const fixed = piece.startC >= targetC || stages.some(({ minutes }) => minutes !== undefined) ? attempt(0) : undefined
   if (fixed && allFixed) return { kind: 'fixed', openS: 0, run: followRest(fixed) }
   if (fixed && fixed.over >= 0) return { kind: 'past', openS: 0, run: followRest(fixed) }
-  if (hottestOf(stages) <= targetC) return { kind: 'never', hottestC: hottestOf(stages) }
-  let low: Pick<Tried, 'openS' | 'over'> = fixed ?? { openS: 0, over: piece.startC - targetC }
+  if (hottestC <= targetC) return { kind: 'never', hottestC }
+  let low: Pick<Tried, 'openS' | 'progress'> = fixed ?? { openS: 0, progress: progressAt(piece.startC) }
   let high = attempt(FIRST_GUESS_S * depthOver(piece))
   while (high.over < 0 && high.openS < LONGEST_S) {
+    // As straight on as it came. The middle lags at first, so that this is mostly beyond; where it is not, it goes on from there.
+    const onwards = (low.progress * high.openS - high.progress * low.openS) / (low.progress - high.progress)
     low = high
-    high = attempt(high.openS * 1.7)
+    high = attempt(Math.min(ONWARDS.most * high.openS, Math.max(ONWARDS.least * high.openS, onwards)))
   }
   if (high.over < 0) return { kind: 'never', hottestC: followRest(high).peakC }
   let [lowWeight, highWeight, last] = [1, 1, 0]
   for (let i = 0; i < MOST_ROUNDS && high.openS - low.openS > NEAR_SHARE * high.openS; i += 1) {
-    const [a, b] = [low.over * lowWeight, high.over * highWeight]
+    const [a, b] = [low.progress * lowWeight, high.progress * highWeight]
     const found = attempt(low.openS + ((high.openS - low.openS) * -a) / (b - a))
     if (Math.abs(found.over) < NEAR_K) return { kind: 'solved', openS: found.openS, run: followRest(found) }
     if (found.over < 0) {
