@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { AXES, DESIRABILITY_FLOOR } from '../tables/constants.ts'
 import { bandArbitrary } from '../testing/arbitraries.ts'
 import { clampToScale, computeDesirability, computeMiss, createMiss, fromAxis, toAxis } from './index.ts'
+import { cases } from '../testing/cases.ts'
 
 const keyArbitrary = fc.constantFrom(...BAND_KEYS)
 /** A trait with two values on its own scale. */
@@ -16,7 +17,7 @@ describe('the axis of a trait', () => {
         expect(toAxis(key, less)).toBeLessThanOrEqual(toAxis(key, more))
         if (more > 0) expect(fromAxis(key, toAxis(key, more))).toBeCloseTo(more, 6)
       }),
-      { seed: 901, numRuns: 300 },
+      { seed: 901, numRuns: cases(600) },
     )
   })
 
@@ -52,7 +53,7 @@ describe('desirability', () => {
         if (a >= to) expect(computeDesirability(key, b, band)).toBeLessThanOrEqual(computeDesirability(key, a, band))
         if (b <= from) expect(computeDesirability(key, a, band)).toBeLessThanOrEqual(computeDesirability(key, b, band))
       }),
-      { seed: 903, numRuns: 400 },
+      { seed: 903, numRuns: cases(800) },
     )
   })
 

@@ -5,6 +5,7 @@ import { describe, expect, it } from 'vitest'
 import { buildOffer } from '../testing/builders.ts'
 import { told } from '../testing/told.ts'
 import { answerCold, computeIceKg, sumIceDays } from './index.ts'
+import { cases } from '../testing/cases.ts'
 
 const LEAN = buildOffer('Piscis lentus', {})
 const FROZEN = buildOffer('Piscis lentus', { state: 'frozen' })
@@ -59,7 +60,7 @@ describe('the ice clock', () => {
         expect(sumIceDays([...before, ...split])).toBeCloseTo(sumIceDays([...before, one]), 6)
         expect(sumIceDays([...before, one])).toBeGreaterThanOrEqual(sumIceDays(before))
       }),
-      { numRuns: 60 },
+      { numRuns: cases(120) },
     )
   })
 
@@ -134,7 +135,7 @@ describe('histamine', () => {
         fc.pre(stops(...before))
         expect(stops(...before, after)).toBe(true)
       }),
-      { numRuns: 40 },
+      { numRuns: cases(80) },
     )
   })
 

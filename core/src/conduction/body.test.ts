@@ -13,6 +13,7 @@ import {
   turnInPlace,
   type Face,
 } from './index.ts'
+import { cases } from '../testing/cases.ts'
 
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 const face: fc.Arbitrary<Face> = fc.oneof(
@@ -38,7 +39,7 @@ describe('heat in a piece', () => {
         const [into = 0, stored = 0] = body.heat
         expect(Math.abs(into - stored)).toBeLessThan(1e-6 * Math.max(1, Math.abs(stored)))
       }),
-      { numRuns: 40 },
+      { numRuns: cases(40) },
     )
   })
 
@@ -55,7 +56,7 @@ describe('heat in a piece', () => {
           expect(at).toBeGreaterThan(coldest - 2)
         }
       }),
-      { numRuns: 40 },
+      { numRuns: cases(40) },
     )
   })
 
@@ -73,7 +74,7 @@ describe('heat in a piece', () => {
         expect(Math.abs(middle - exact(0))).toBeLessThan(0.05)
         expect(Math.abs((body.surfacesC[1] ?? 0) - exact(1))).toBeLessThan(0.05)
       }),
-      { numRuns: 30 },
+      { numRuns: cases(30) },
     )
   })
 
@@ -96,7 +97,7 @@ describe('heat in a piece', () => {
         const middle = ((body.temperatures[31] ?? 0) + (body.temperatures[32] ?? 0)) / 2
         expect(Math.abs(middle - (90 - 85 * share))).toBeLessThan(0.2)
       }),
-      { numRuns: 25 },
+      { numRuns: cases(25) },
     )
   })
 

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { seriesShare, type SeriesShape } from '../testing/series.ts'
 import { conduct } from './index.ts'
 import { solveTridiagonalInPlace } from './solveTridiagonal.ts'
+import { cases } from '../testing/cases.ts'
 
 const SHAPES: readonly SeriesShape[] = ['slab', 'cylinder', 'sphere']
 const [K, ALPHA, HALF_MM] = [0.5, 1.4e-7, 12]
@@ -24,7 +25,7 @@ describe('conduction in one body', () => {
         expect(Math.abs(centreC - exact(0))).toBeLessThan(0.02)
         expect(Math.abs(surfaceC - exact(1))).toBeLessThan(0.02)
       }),
-      { numRuns: 12 },
+      { numRuns: cases(24) },
     )
   })
 
@@ -36,7 +37,7 @@ describe('conduction in one body', () => {
         expect(other.centreC).toBeCloseTo(5 + ((plain.centreC - 5) / 90) * (Tinf - 5), 1)
         expect(other.meanC).toBeCloseTo(5 + ((plain.meanC - 5) / 90) * (Tinf - 5), 1)
       }),
-      { numRuns: 20 },
+      { numRuns: cases(40) },
     )
   })
 
@@ -57,7 +58,7 @@ describe('conduction in one body', () => {
         expect(cylinder.meanC).toBeGreaterThanOrEqual(slab.meanC - 0.01)
         expect(sphere.meanC).toBeGreaterThanOrEqual(cylinder.meanC - 0.01)
       }),
-      { numRuns: 20 },
+      { numRuns: cases(40) },
     )
   })
 

@@ -6,6 +6,7 @@ import { COOK_MEDIUM_TABLE } from '../tables/cookMedia.ts'
 import { TODAY, buildBrief, buildOffer, buildSheet, mustTell } from '../testing/builders.ts'
 import { findStandIns } from '../standIns/index.ts'
 import { answerCook, clockBefore, cookInstead } from './index.ts'
+import { cases } from '../testing/cases.ts'
 
 const deep = (mm: number) => ({ low: 0.9 * mm, typical: mm, high: 1.1 * mm, basis: 'compiled' as const })
 const sheetOf = (mm = 25) => buildSheet(buildOffer('Piscis unus', { depthMm: deep(mm) }))
@@ -71,7 +72,7 @@ describe('a cook sheet', () => {
           expect(minutes({ doneness: 'moist' })).toBeLessThan(base)
         },
       ),
-      { numRuns: 8, seed: 15 },
+      { numRuns: cases(8), seed: 15 },
     )
     const inOven = (celsius: number) => cook({ stages: [{ medium: 'oven-fan', celsius }] }).pull.minutes.typical
     expect(inOven(230)).toBeLessThan(inOven(200))

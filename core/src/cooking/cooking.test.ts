@@ -6,6 +6,7 @@ import { findStandIns } from '../standIns/index.ts'
 import { COOK_PLANS } from '../tables/cookPlans.ts'
 import { TODAY, buildBrief, buildOffer, buildSheet, must, mustTell } from '../testing/builders.ts'
 import { cookFish } from './index.ts'
+import { cases } from '../testing/cases.ts'
 
 const deep = (mm: number) => ({ low: 0.9 * mm, typical: mm, high: 1.1 * mm, basis: 'compiled' as const })
 const normalise = (patch: object) => must(normaliseBrief(buildBrief(patch), { findSpecies: createFindSpecies([]), today: TODAY }))
@@ -34,7 +35,7 @@ describe('the one model of minutes', () => {
           expect(cookFish(candidate(60), cut)?.minutes).toBeCloseTo(cookFish(candidate(Math.round(mm)), brief)?.minutes ?? Number.NaN, 1)
         },
       ),
-      { seed: 801, numRuns: 40 },
+      { seed: 801, numRuns: cases(40) },
     )
   })
 

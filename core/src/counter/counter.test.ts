@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { buildOffer, exactly, TODAY } from '../testing/builders.ts'
 import { told } from '../testing/told.ts'
 import { findBetterBuy, judgeAsked, type AskedPrice } from './index.ts'
+import { cases } from '../testing/cases.ts'
 
 const price = (perKg: number): ResolvedPrice => ({
   ...{ form: 'fillet-skin-on', perKg: { low: perKg * 0.9, typical: perKg, high: perKg * 1.1 }, currency: 'EUR', quotes: 3 },
@@ -31,7 +32,7 @@ describe('the point where the next rung is the better buy', () => {
         const worse = find(buildOffer('Piscis alter', { prices: [price(perKg)], forms, flesh: { cohesion: 2, skin: 2 } })).perKg ?? 0
         expect(worse).toBeGreaterThanOrEqual(cheap - 1e-6)
       }),
-      { numRuns: 40 },
+      { numRuns: cases(80) },
     )
   })
 

@@ -7,6 +7,7 @@ import { buildOffer } from '../testing/builders.ts'
 import { told } from '../testing/told.ts'
 import { answerFreshness, RAW_FOR_THE_VULNERABLE } from './index.ts'
 import { AGES, layPrior, likelihoodOf, rangeOf, seeLevel } from './posterior.ts'
+import { cases } from '../testing/cases.ts'
 
 const LEAN = buildOffer('Piscis lentus', {})
 const OILY = buildOffer('Piscis oleosus', { storage: 'small-pelagic' })
@@ -94,7 +95,7 @@ describe('the age of a fish by its looks', () => {
         expect(back.outcome).toBe(there.outcome)
         expect(back.iceDays).toEqual(there.iceDays)
       }),
-      { numRuns: 60 },
+      { numRuns: cases(120) },
     )
   })
 
@@ -109,7 +110,7 @@ describe('the age of a fish by its looks', () => {
           for (const end of ['low', 'typical', 'high'] as const) expect(worse[end]).toBeLessThanOrEqual((left[i]?.[end] ?? 0) + 1e-9)
         })
       }),
-      { numRuns: 60 },
+      { numRuns: cases(120) },
     )
   })
 
@@ -123,7 +124,7 @@ describe('the age of a fish by its looks', () => {
           expect(trust).toBe(Math.min(SIGN_TABLE[sign].trust, ...alarms))
         }
       }),
-      { numRuns: 60 },
+      { numRuns: cases(120) },
     )
   })
 })
@@ -146,7 +147,7 @@ describe('what to do with it', () => {
           expect(answer.outcome).toBe('walk-away')
           expect(answer.vetoes).toEqual([sign])
         }),
-        { numRuns: 20 },
+        { numRuns: cases(40) },
       )
     },
   )

@@ -5,6 +5,7 @@ import { addDays } from '../calendar/index.ts'
 import { foldEvents } from '../learn/index.ts'
 import { buildOffer } from '../testing/builders.ts'
 import { findOutcome, foldActs, leaveOut, LEARNT_KEYS, lookBack, rankLessons, searchBook, toLearnEvents } from './index.ts'
+import { cases } from '../testing/cases.ts'
 
 const OFFER = {
   ...buildOffer('Piscis unus'),
@@ -89,7 +90,7 @@ describe('the house book', () => {
           learn(foldActs(all).lines),
         )
       }),
-      { numRuns: 60 },
+      { numRuns: cases(120) },
     )
   })
 
@@ -114,7 +115,7 @@ describe('the house book', () => {
         expect(left.traits).toEqual(all.traits.slice(1))
         expect([left.yields, left.merchants, left.swaps]).toEqual([all.yields, all.merchants, all.swaps])
       }),
-      { numRuns: 50 },
+      { numRuns: cases(100) },
     )
   })
 })
@@ -143,7 +144,7 @@ describe('searching', () => {
         const moments = found.map(({ entry: said }) => said.at)
         expect(moments).toEqual([...moments].sort().reverse())
       }),
-      { numRuns: 60 },
+      { numRuns: cases(120) },
     )
   })
 
@@ -187,7 +188,7 @@ describe('looking back', () => {
         expect(back.merchants.reduce((sum, { lines }) => sum + lines, 0)).toBe(came.length)
         expect(back.yields).toHaveLength(of('weighed').length)
       }),
-      { numRuns: 60 },
+      { numRuns: cases(120) },
     )
   })
 

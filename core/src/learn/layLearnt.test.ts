@@ -7,6 +7,7 @@ import { findCautions, findRawRefusal } from '../safety/index.ts'
 import { findCauses, findStandIns } from '../standIns/index.ts'
 import { TODAY, buildBrief, must } from '../testing/builders.ts'
 import { arrivalPrior, foldEvents, layLearnt, layMerchants, NOTHING_LEARNT } from './index.ts'
+import { cases } from '../testing/cases.ts'
 
 const whole = createOfferSheet(TODAY)
 const sheet = { ...whole, offers: whole.offers.filter((_, i) => i % 12 === 0) }
@@ -47,7 +48,7 @@ describe('what is learnt, laid over a day', () => {
           expect(findCautions(offer, plain)).toEqual(findCautions(book, plain))
         }
       }),
-      { numRuns: 12 },
+      { numRuns: cases(12) },
     )
   })
 
@@ -66,7 +67,7 @@ describe('what is learnt, laid over a day', () => {
             else expect({ basis, n: learnt?.n, book: learnt?.book.typical }).toEqual({ basis: 'house', n: own.n, book: book.typical })
           }
       }),
-      { numRuns: 30 },
+      { numRuns: cases(30) },
     )
   })
 

@@ -6,6 +6,7 @@ import { TODAY, buildBrief, buildOffer, buildSheet, must } from '../testing/buil
 import { answerLearn } from './index.ts'
 import { learnAlike } from '../swaps/index.ts'
 import { layPrior, learnRange } from './posterior.ts'
+import { cases } from '../testing/cases.ts'
 
 const plain = buildOffer('Piscis unus')
 const range = (low: number, typical: number, high: number) => ({ low, typical, high, basis: 'compiled' as const })
@@ -50,7 +51,7 @@ describe('what a house learns', () => {
   it('does not hang on the order of entries, to the last digit', () => {
     fc.assert(
       fc.property(fc.array(event, { maxLength: 14 }), (events) => void expect(learn([...events].reverse())).toEqual(learn(events))),
-      { numRuns: 60 },
+      { numRuns: cases(120) },
     )
   })
 

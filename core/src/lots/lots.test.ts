@@ -5,6 +5,7 @@ import { buildOffer } from '../testing/builders.ts'
 import { told } from '../testing/told.ts'
 import { judgeHistamine, sumIceDays } from '../cold/index.ts'
 import { judgeLot, judgePlace, planUseFirst, readHistory, thinReadings } from './index.ts'
+import { cases } from '../testing/cases.ts'
 
 const HOUR = 3_600_000
 const BEGAN = Date.parse('2026-06-13T08:00:00Z')
@@ -85,7 +86,7 @@ describe('how a lot was kept', () => {
         expect(stretches.reduce((sum, { hours }) => sum + hours, 0)).toBeCloseTo(until, 6)
         stretches.slice(1).forEach(({ fromMs }, i) => expect(fromMs).toBe(stretches[i]?.toMs))
       }),
-      { numRuns: 80 },
+      { numRuns: cases(160) },
     )
   })
 })
@@ -111,7 +112,7 @@ describe('how a lot stands', () => {
         const one = lot({ stays: [stay(0, { iced })] })
         expect(judge(one, hours).lastsMs?.typical).toBeCloseTo(judge(one, 0).lastsMs?.typical ?? 0, -1)
       }),
-      { numRuns: 40 },
+      { numRuns: cases(80) },
     )
   })
 
@@ -163,7 +164,7 @@ describe('readings', () => {
         expect(stop(few).stop).toBe(stop(all).stop)
         expect(stop(few).hoursAbove4).toBeCloseTo(stop(all).hoursAbove4, 6)
       }),
-      { numRuns: 60 },
+      { numRuns: cases(120) },
     )
     const still = readings(...Array.from({ length: 144 }, (_, i) => [i / 6, 3 + (i % 2) / 10] as const))
     expect(thinReadings(still)).toHaveLength(24)

@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { TODAY } from '../testing/builders.ts'
 import { cardKey, layRound, listCards, NO_PROGRESS, pickCard, scoreAnswer, type Card, type Progress } from './index.ts'
+import { cases } from '../testing/cases.ts'
 
 const sheet = createOfferSheet(TODAY)
 const cards = listCards(sheet)
@@ -32,7 +33,7 @@ describe('a round', () => {
         expect(new Set(laid.choices.map(({ key }) => key)).size).toBe(laid.choices.length)
         expect(laid.choices.length).toBeGreaterThanOrEqual(3)
       }),
-      { numRuns: 40 },
+      { numRuns: cases(40) },
     )
   })
 
@@ -50,7 +51,7 @@ describe('a round', () => {
         if (laid?.kind === 'weight') expect(right).toBe(String(laid.answer.buy.g))
         if (laid?.kind === 'name') expect(right).toBe(card.species)
       }),
-      { numRuns: 40 },
+      { numRuns: cases(40) },
     )
   })
 })
@@ -87,7 +88,7 @@ describe('what is asked next', () => {
         expect(last.right).toBe(told.filter(Boolean).length)
         expect(Object.values(last.asked).reduce((sum, { seen }) => sum + seen, 0)).toBe(told.length)
       }),
-      { numRuns: 60 },
+      { numRuns: cases(60) },
     )
   })
 

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { USUAL_PLACES } from '../tables/kitchenRun.ts'
 import { planRun, type RunDish } from './index.ts'
+import { cases } from '../testing/cases.ts'
 
 const stage = (place: string, fromMinutes: number, toMinutes: number, celsius = 200) => ({
   ...{ medium: 'oven-fan' as const, celsius, fromMinutes, toMinutes, face: 'all' as const, turned: false, place, rest: false },
@@ -99,7 +100,7 @@ describe('a run sheet', () => {
         expect(total(turned.rows)).toBe(total(plan.rows))
         expect(turned.clashes.length).toBe(plan.clashes.length)
       }),
-      { numRuns: 40 },
+      { numRuns: cases(80) },
     )
   })
 
@@ -120,7 +121,7 @@ describe('a run sheet', () => {
         if (costs.length > 0) expect(plan.rows.reduce((sum, { shiftMin }) => sum + shiftMin, 0)).toBe(Math.min(...costs))
         else expect(plan.clashes.length).toBeGreaterThan(0)
       }),
-      { numRuns: 30 },
+      { numRuns: cases(60) },
     )
   })
 })
