@@ -1,6 +1,7 @@
 /**
  * `npm test`: installs and builds what is missing, then what is quick (types, lint, format, boundaries), then unit and API tests, then
- * browser journeys; ends with a plain line of counts. Stages of one rank run beside each other; a rank that fails is the last.
+ * browser journeys; ends with a plain line of counts. Stages of one rank run beside each other; a rank that fails is the last. The linter
+ * works on one processor alone: it is begun before anything is built, and waited for before the journeys.
  * `npm test -- --only unit` runs one stage, `--long` holds the laws against many more cases, `--all` goes on after a failure.
  */
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
@@ -51,11 +52,11 @@ const journeys = {
   },
 }
 
+const lint = check('lint', 'npm', ['run', '--silent', 'lint'])
 /** Ranks of stages, the quickest to tell first. */
 const RANKS = [
   [
     check('types', 'npm', ['run', '--silent', 'types']),
-    check('lint', 'npm', ['run', '--silent', 'lint']),
     check('format', 'npm', ['run', '--silent', 'format:check']),
     check('boundaries', 'npm', ['run', '--silent', 'boundaries']),
   ],
@@ -65,7 +66,6 @@ const RANKS = [
 
 // What comes from npm and what comes from Debian wait for the network beside each other.
 await Promise.all([installPackages(), installPostgres().then(installChromium)])
-await buildAll()
 
 async function runStage({ name, run }) {
   const began = Date.now()
@@ -74,11 +74,15 @@ async function runStage({ name, run }) {
   counts.failed += failed
   console.log(`-- ${name}: ${passed} passed, ${failed} failed, ${((Date.now() - began) / 1000).toFixed(0)} s`)
 }
+const isAsked = ({ name }) => !only || name === only
+const linted = isAsked(lint) ? runStage(lint) : undefined
+await buildAll()
 for (const rank of RANKS) {
-  const stages = rank.filter(({ name }) => !only || name === only)
-  await Promise.all(stages.map(runStage))
+  if (rank.includes(journeys)) await linted
   if (counts.failed > 0 && !all) break
+  await Promise.all(rank.filter(isAsked).map(runStage))
 }
+await linted
 rmSync(reports, { recursive: true, force: true })
 console.log(`${counts.passed} passed, ${counts.failed} failed`)
 process.exit(counts.failed === 0 && counts.passed > 0 ? 0 : 1)
