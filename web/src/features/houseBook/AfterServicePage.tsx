@@ -46,6 +46,7 @@ export function ServedDishes({ day, servingId }: Props) {
   useKeptOffline()
   const { data, isError } = useAfterServiceQuery({ day })
   const { data: servings } = useServingsQuery()
+  const { data: kitchen } = useKitchenQuery()
   const outbox = useUnread()
   if (!data)
     return isError ? (
@@ -72,6 +73,11 @@ export function ServedDishes({ day, servingId }: Props) {
             </Button>
           ))}
         </Box>
+      )}
+      {kitchen && day > kitchen.today && dishes.length > 0 && (
+        <Alert severity="info" sx={{ mb: 1.5 }}>
+          {describeDay(day)} is still to come. What is written now counts as what came of it.
+        </Alert>
       )}
       <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'repeat(auto-fill, minmax(380px, 1fr))' } }}>
         {dishes.map((dish) => (

@@ -64,6 +64,19 @@ describe('after service', () => {
     )
   })
 
+  it('says of a day that is still to come that it is', async () => {
+    const [supper] = KITCHEN.dishes
+    if (!supper) throw new Error('a dish was laid')
+    await openPage('/house-book?day=2026-06-17', {
+      dishes: [supper, { ...supper, id: 'b', brief: { ...supper.brief, dish: 'Pie', date: '2026-06-17' } }],
+    })
+    await screen.findByRole('article', { name: 'Pie' })
+    expect((await screen.findByRole('alert')).textContent).toMatch(/^17 June is still to come\. /)
+    fireEvent.click(screen.getByRole('button', { name: 'The day before' }))
+    await screen.findByText('Nothing was on the menu on 16 June.')
+    expect(screen.queryByRole('alert')).toBeNull()
+  })
+
   it('says of a day without dishes which days have some', async () => {
     await openPage('/house-book?day=2026-06-10', KITCHEN)
     const days = await screen.findByRole('navigation', { name: 'Days with dishes' })
