@@ -100,7 +100,7 @@ function Run({ kitchen, day, servings }: RunProps) {
     <>
       <OnePage />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', mb: 1, displayPrint: 'none' }}>
-        <DayField label="Day" value={day} onChange={(value) => put('day', value)} size="small" width={170} />
+        <DayField label="Day" value={day} onChange={(value) => put('day', value)} size="small" />
         <HourField label="On the table at" value={at} onChange={(value) => put('at', value)} size="small" width={150} />
         {ASKED_PLACES.map(([place, label]) => (
           <NumberField
