@@ -63,7 +63,7 @@ const textField = ({ problem, hint, width, size = 'small' }: FieldProps) => ({
   size,
   error: problem !== undefined,
   helperText: problem ?? hint,
-  sx: { width: width ?? 190 },
+  sx: { width: width ?? 200 },
 })
 
 const readDay = (value: string): Dayjs | null => (value === '' ? null : dayjs(value, ISO_DAY, true))

@@ -117,7 +117,7 @@ export default function BuySheetPage() {
           {deliveries > 0 && ` in ${deliveries} ${deliveries === 1 ? 'delivery' : 'deliveries'}`}
         </Typography>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, mt: 1 }}>
-          <DayField label="From" value={from} required width={190} onChange={(day) => isDay(day) && setDays(day, span)} />
+          <DayField label="From" value={from} required onChange={(day) => isDay(day) && setDays(day, span)} />
           <ToggleButtonGroup
             exclusive
             size="small"

@@ -123,7 +123,7 @@ export default function AfterServicePage() {
         >
           <ArrowLeftIcon />
         </Button>
-        <DayField label="Day" value={day} onChange={go} width={200} />
+        <DayField label="Day" value={day} onChange={go} />
         <Button
           variant="outlined"
           aria-label="The day after"
