@@ -14,13 +14,13 @@ const hideShipped = (sheet: SpeciesSheet, hidden: boolean): SpeciesSheet =>
   hidden ? { ...sheet, hidden, offers: sheet.offers.map((offer) => ({ ...offer, hidden })) } : sheet
 
 let shippedSheets: ReadonlyMap<string, SpeciesSheet> | undefined
-const findShippedSheet = (species: string): SpeciesSheet | undefined =>
-  (shippedSheets ??= new Map(listSpecies().map((sheet) => [sheet.species, sheet]))).get(species)
+/** The shipped sheets by scientific name. */
+const mapShipped = () => (shippedSheets ??= new Map(listSpecies().map((sheet) => [sheet.species, sheet])))
 
 /** One species as a house has it: the book's, the book's with the house's hand on it, or the house's own. */
 export function expandHouseSpecies({ source, hidden }: HouseSpecies): SpeciesSheet {
   const shipped = findShipped(source.scientific)
-  const sheet = source === shipped ? findShippedSheet(source.scientific) : undefined
+  const sheet = source === shipped ? mapShipped().get(source.scientific) : undefined
   return sheet ? hideShipped(sheet, hidden) : expandSpecies(source, { measured: findMeasured(source.ifct), shipped, hidden })
 }
 
@@ -29,7 +29,7 @@ const byName = (a: string, b: string) => (a < b ? -1 : 1)
 /** The book as a house sees it, by scientific name: its hand laid over the shipped entries, its own species among them. */
 export function listHouseSpecies(hand: readonly HouseSpecies[]): readonly SpeciesSheet[] {
   if (hand.length === 0) return listSpecies()
-  const sheets = new Map(listSpecies().map((sheet) => [sheet.species, sheet]))
+  const sheets = new Map(mapShipped())
   for (const one of hand) sheets.set(one.source.scientific, expandHouseSpecies(one))
   return [...sheets.values()].sort((a, b) => byName(a.species, b.species))
 }

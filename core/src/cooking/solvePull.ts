@@ -76,9 +76,9 @@ interface Tried {
 export function solvePull(piece: Piece, goal: CookGoal, options: RunOptions): SolvedCook {
   const { stages, rest, targetC, reachedBy } = goal
   const lead = (openS: number, how: RunOptions): Run => runCook(piece, layStages(stages, openS), layRest(rest), how)
-  // Where it has to be there when it is taken out, its rest says nothing about the minutes: it is followed once they are found.
   const hottestC = hottestOf(stages)
   const progressAt = (reachedC: number): number => Math.log((hottestC - targetC) / Math.max(NEAR_K, hottestC - reachedC))
+  // Where it has to be there when it is taken out, its rest says nothing about the minutes: it is followed once they are found.
   const attempt = (openS: number): Tried => {
     const run = lead(openS, reachedBy === 'pull' ? { ...options, mostRestS: 0 } : options)
     const reachedC = reachedBy === 'pull' ? run.pullC : run.peakC
@@ -95,7 +95,8 @@ export function solvePull(piece: Piece, goal: CookGoal, options: RunOptions): So
   let high = attempt(FIRST_GUESS_S * depthOver(piece))
   while (high.over < 0 && high.openS < LONGEST_S) {
     // As straight on as it came. The middle lags at first, so that this is mostly beyond; where it is not, it goes on from there.
-    const onwards = (low.progress * high.openS - high.progress * low.openS) / (low.progress - high.progress)
+    const rise = high.progress - low.progress
+    const onwards = rise > 0 ? high.openS - (high.progress * (high.openS - low.openS)) / rise : Infinity
     low = high
     high = attempt(Math.min(ONWARDS.most * high.openS, Math.max(ONWARDS.least * high.openS, onwards)))
   }

@@ -1,11 +1,10 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import LinearProgress from '@mui/material/LinearProgress'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import { visuallyHidden } from '@mui/utils'
-import type { AskKey, Brief, Choice, HouseLean, LineUp, NormalisedBrief } from '@tender-gill/contract'
+import type { AskKey, Brief, Choice, LineUp, NormalisedBrief } from '@tender-gill/contract'
 import { hidesTheFish, listTaken } from '@tender-gill/core'
 import { memo, useCallback, useMemo, useState, type KeyboardEvent } from 'react'
 import { Link } from 'react-router'
@@ -17,7 +16,9 @@ import { useOnlyOffered } from '../../state/useOnlyOffered.ts'
 import { HEADING, INK } from '../../theme.ts'
 import { DishAlert } from '../alerts/index.ts'
 import { useDecide } from '../decisions/index.ts'
+import { DrawsNotice, type Study } from './DrawsNotice.tsx'
 import { FishRow, ROW_COLUMNS } from './FishRow.tsx'
+import { LeaningNotice } from './LeaningNotice.tsx'
 import { LeftOut } from './LeftOut.tsx'
 import { LineTools, UnofferedNotice } from './LineTools.tsx'
 import { ordinal } from './moved.ts'
@@ -51,49 +52,6 @@ function moveFocus(event: KeyboardEvent<HTMLElement>): void {
 const isTaken = (choice: Choice | null, { offerId }: { readonly offerId: string }): boolean =>
   choice !== null && listTaken(choice).some((taken) => taken.offerId === offerId)
 
-/** How far the draws are, and how they are left. */
-export interface Study {
-  readonly progress: number | null
-  readonly left: boolean
-  readonly leave: () => void
-}
-
-const MANY_DRAWS = 20_000
-const thousands = (n: number) => n.toLocaleString('en-GB')
-
-/** What the shares rest on; more draws on request, with their progress and a way to leave them. */
-function DrawsNotice({ dish, draws, progress, left, leave }: Study & { readonly dish: Dish; readonly draws: number }) {
-  const draw = (n: number) => dish.edit({ brief: { ...dish.brief, draws: n } })
-  return (
-    <Box sx={{ px: 1.5, py: 0.5, display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', minHeight: 44 }}>
-      <Typography variant="body2" color="text.secondary">
-        {left
-          ? `The ${thousands(draws)} draws were left: no shares are shown.`
-          : `Shares are of ${thousands(draws)} draws of traits, prices and how much each ask matters.`}
-      </Typography>
-      {progress !== null ? (
-        <>
-          <LinearProgress variant="determinate" value={100 * progress} aria-label="Draws done" sx={{ width: 120 }} />
-          <Button size="small" onClick={leave}>
-            Leave it
-          </Button>
-        </>
-      ) : (
-        draws < MANY_DRAWS && (
-          <Button size="small" onClick={() => draw(MANY_DRAWS)}>
-            Draw {thousands(MANY_DRAWS)}
-          </Button>
-        )
-      )}
-      {draws >= MANY_DRAWS && progress === null && (
-        <Button size="small" onClick={() => draw(2000)}>
-          Back to 2,000
-        </Button>
-      )}
-    </Box>
-  )
-}
-
 /** The answer in one line; its room is kept while the shares are still being drawn, so that no row jumps. */
 const VerdictLine = ({ verdict }: { readonly verdict: Verdict | null }) => (
   <Box sx={{ px: 1.5, pt: 0.5, pb: 0.5, minHeight: 58 }}>
@@ -109,37 +67,6 @@ const VerdictLine = ({ verdict }: { readonly verdict: Verdict | null }) => (
     )}
   </Box>
 )
-
-const LEAN_WORDS: Readonly<Record<HouseLean, string>> = {
-  usualPortionCost: 'cost of a portion',
-  origin: 'wild or farmed',
-  bought: 'whole or cut',
-  trim: 'the worth of trim',
-  stockFloor: 'the stocks it buys from',
-  doneness: 'how far it cooks',
-}
-
-/** What the house's leanings did to the order. */
-function LeaningNotice({
-  leaning,
-  leader,
-}: {
-  readonly leaning: NonNullable<LineUp['houseLeaning']>
-  readonly leader: string | undefined
-}) {
-  const leans = [...leaning.traits.map((key) => ASK_LABEL[key].toLowerCase()), ...leaning.leans.map((lean) => LEAN_WORDS[lean])]
-  if (leans.length === 0) return null
-  const without =
-    leaning.leaderWithout === (leader ?? null)
-      ? 'the first three would be others, or stand or be bought otherwise'
-      : `${leaning.leaderWithout ?? 'nobody'} would lead`
-  return (
-    <Typography variant="body2" sx={{ px: 1.5, pt: 0.5 }}>
-      <Link to="/house">The house leans</Link> on {[...new Set(leans)].join(', ')}.{' '}
-      {leaning.changed ? `Without that ${without}.` : 'It changes nothing among the first three.'}
-    </Typography>
-  )
-}
 
 /** What else one may look at of this dish. */
 const MoreOf = ({ dishId, compareTo }: { readonly dishId: string; readonly compareTo: string | null }) => (
