@@ -8,7 +8,7 @@ const KITCHEN = '/k/lantern-house'
  */
 export async function follow(page: Page, path: string): Promise<void> {
   const address = path.startsWith('/k/') ? path : KITCHEN + path
-  if (page.url() === 'about:blank') {
+  if (!new URL(page.url()).pathname.startsWith('/k/')) {
     await page.goto(address)
     return
   }

@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { test as base, expect, type APIRequestContext, type Page } from '@playwright/test'
+import { openDesk, type Desk } from './desk.ts'
 
 interface Cluster {
   readonly url: string
@@ -70,8 +71,13 @@ const listLines = async (request: APIRequestContext): Promise<readonly string[]>
   ((await (await request.get(BOOK)).json()) as { lines: readonly { id: string }[] }).lines.map(({ id }) => id)
 
 /** Tests that run against the whole application; any error in the page's console fails them unless they say they expect one. */
-export const test = base.extend<{ consoleErrors: string[]; expectErrors: boolean; tidy: undefined }, { stack: Stack }>({
+export const test = base.extend<
+  { consoleErrors: string[]; expectErrors: boolean; ownBrowser: boolean; tidy: undefined },
+  { stack: Stack; desk: Desk }
+>({
   expectErrors: [false, { option: true }],
+  // For a journey that sets the page's clock, puts something into it before it loads, or lets the browser's own worker in.
+  ownBrowser: [false, { option: true }],
   stack: [
     // Playwright reads the fixture's needs from this pattern; it needs none.
     // eslint-disable-next-line no-empty-pattern
@@ -102,6 +108,14 @@ export const test = base.extend<{ consoleErrors: string[]; expectErrors: boolean
     { auto: true },
   ],
   baseURL: async ({ stack }, use) => use(stack.address),
+  desk: [async ({ browser, stack }, use) => use(await openDesk(browser, stack.address)), { scope: 'worker' }],
+  context: async ({ context, desk, ownBrowser }, use) => use(ownBrowser ? context : desk.context),
+  page: async ({ context, desk, ownBrowser, viewport }, use) => {
+    if (ownBrowser) return use(await context.newPage())
+    if (viewport) await desk.page.setViewportSize(viewport)
+    await use(desk.page)
+    await desk.clear()
+  },
   consoleErrors: [
     async ({ page, expectErrors }, use) => {
       const errors: string[] = []

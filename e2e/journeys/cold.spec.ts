@@ -3,6 +3,8 @@ import { expect, test } from '../stack.ts'
 
 const API = '/api/kitchens/lantern-house'
 
+test.use({ ownBrowser: true })
+
 test('a lot is iced, moved to another dish and used; a fridge that was warm is told; the tasks go into a calendar', async ({
   page,
   request,

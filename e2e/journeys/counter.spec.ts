@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test'
 import { expect, test } from '../stack.ts'
 
 // The browser's own worker keeps the pages and the answers: without it there is nothing when there is no reception.
-test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } })
+test.use({ ownBrowser: true, serviceWorkers: 'allow', viewport: { width: 390, height: 844 } })
 
 const API = '/api/kitchens/lantern-house'
 const bag = (page: Page) => page.getByRole('status', { name: 'What is in the bag' })

@@ -47,7 +47,7 @@ test('who reads pounds and inches has them on every page, and money by its code,
 })
 
 test('what the engine says comes by the catalogue of messages: in the strange language none of it is plain English', async ({ page }) => {
-  await page.addInitScript(() => localStorage.setItem('tender-gill-reader', 'pseudo,metric,symbol'))
+  await page.evaluate(() => localStorage.setItem('tender-gill-reader', 'pseudo,metric,symbol'))
   await page.goto('/dishes/paprika-skewers/stand-ins')
   const ladder = page.getByRole('list', { name: 'Stand-ins, nearest first' })
   await expect(ladder).toBeVisible()
