@@ -8,21 +8,27 @@ const withName = (url: string, name: string): string => {
   return renamed.href
 }
 
-async function administer(templateUrl: string, statements: readonly string[]): Promise<void> {
+/** One connection for all copies that this process makes of a template. */
+const administrators = new Map<string, Promise<pg.Client>>()
+
+async function connect(templateUrl: string): Promise<pg.Client> {
   const client = new pg.Client({ connectionString: withName(templateUrl, 'postgres') })
+  // It is there until the PostgreSQL of the run is stopped.
+  client.on('error', () => undefined)
   await client.connect()
-  try {
-    // A template is copied by one at a time.
-    await client.query('select pg_advisory_lock(7322)')
-    for (const statement of statements) await client.query(statement)
-  } finally {
-    await client.end()
-  }
+  return client
+}
+
+async function administer(templateUrl: string, statement: string): Promise<void> {
+  let administrator = administrators.get(templateUrl)
+  if (!administrator) administrators.set(templateUrl, (administrator = connect(templateUrl)))
+  await (await administrator).query(statement)
 }
 
 /** A database of one's own, as the template is. @returns its address, and how to drop it */
 export async function copyDatabase(templateUrl: string): Promise<{ readonly url: string; readonly drop: () => Promise<void> }> {
   const name = `test_${randomUUID().replaceAll('-', '')}`
-  await administer(templateUrl, [`create database ${name} template ${nameOf(templateUrl)}`])
-  return { url: withName(templateUrl, name), drop: () => administer(templateUrl, [`drop database ${name} with (force)`]) }
+  // Copied as files: less work than through the log, and what PostgreSQL has read of the catalogue comes along.
+  await administer(templateUrl, `create database ${name} template ${nameOf(templateUrl)} strategy file_copy`)
+  return { url: withName(templateUrl, name), drop: () => administer(templateUrl, `drop database ${name} with (force)`) }
 }

@@ -3,7 +3,7 @@ import { describe, expect, it, vi } from 'vitest'
 import { api } from '../api/api.ts'
 import { documentTyped, draftRebased, nameDocument, readDrafts, type Draft } from '../documents/index.ts'
 import { createStore } from './store.ts'
-import { stubRequest } from '../testing/stubRequest.ts'
+import { onlyFrom, stubRequest } from '../testing/stubRequest.ts'
 
 const ID = 'a-dish'
 const KEY = nameDocument('serving', ID)
@@ -21,7 +21,8 @@ async function open({ fails = 0, status = 503 }: { fails?: number; status?: numb
   const keys: (string | null)[] = []
   const addresses: string[] = []
   stubRequest()
-  vi.stubGlobal('fetch', async (request: Request) => {
+  const client = crypto.randomUUID()
+  const answer = async (request: Request) => {
     addresses.push(new URL(request.url).pathname)
     if (request.method === 'GET') return json(stored)
     keys.push(request.headers.get('idempotency-key'))
@@ -34,8 +35,9 @@ async function open({ fails = 0, status = 503 }: { fails?: number; status?: numb
       return json({ status: 409, current: stored, problems: [] }, 409)
     stored = { ...stored, ...((await request.json()) as object), revision: stored.revision + 1 }
     return json(stored)
-  })
-  const store = createStore({ kitchenId: KITCHEN, client: 'tab', storage: localStorage })
+  }
+  vi.stubGlobal('fetch', onlyFrom(client, answer as typeof fetch))
+  const store = createStore({ kitchenId: KITCHEN, client, storage: localStorage })
   await store.dispatch(api.endpoints.serving.initiate(ID))
   const seen = () => {
     const draft = store.getState().documents[KEY] as Draft<'serving'> | undefined

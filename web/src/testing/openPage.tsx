@@ -13,7 +13,7 @@ import { EventSource } from 'eventsource'
 import { KITCHEN_ID, startRealServer, type RealServer, type TestKitchen } from './realServer.ts'
 import { closeLater } from './closing.ts'
 import { configure, render } from './page.tsx'
-import { stubRequest } from './stubRequest.ts'
+import { onlyFrom, stubRequest } from './stubRequest.ts'
 
 // What is looked for is tried again at every change of the page: the whole of it is not printed each time it is not there yet.
 configure({ asyncUtilTimeout: 30_000, getElementError: (message) => new Error(message ?? 'no such element') })
@@ -63,9 +63,9 @@ export async function openPage(path: string, kitchen: TestKitchen, kitchenId = K
   vi.stubGlobal('matchMedia', matchMedia)
   vi.stubGlobal('getComputedStyle', getComputedStyle)
   stubRequest(server.address)
-  vi.stubGlobal('fetch', server.fetch)
+  const client = crypto.randomUUID()
+  vi.stubGlobal('fetch', onlyFrom(client, server.fetch))
   window.history.replaceState(null, '', `${kitchenPath(kitchenId)}${path}`)
-  const client = 'page'
   const store = createStore({ kitchenId, client, storage: localStorage })
   const open = (address: string) => new EventSource(`${server.address}${address}`) as unknown as globalThis.EventSource
   closeLater(listenForChanges({ kitchenId, client, dispatch: store.dispatch, open }))

@@ -11,3 +11,15 @@ export function stubRequest(address = 'http://127.0.0.1'): void {
     },
   )
 }
+
+/**
+ * The way to the server of one page. What a page that was closed before it still sends goes nowhere, as in a browser, which ends the page
+ * with all its timers.
+ * @param client the name under which the page speaks
+ */
+export const onlyFrom =
+  (client: string, send: typeof fetch): typeof fetch =>
+  (input, init) => {
+    const sender = input instanceof Request ? input.headers.get('client') : null
+    return (sender ?? client) === client ? send(input, init) : new Promise(() => undefined)
+  }
