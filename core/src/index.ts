@@ -107,7 +107,7 @@ export {
 } from './prices/index.ts'
 export { groupBy } from './lists/index.ts'
 export { SERVICE_HOUR } from './tables/signs.ts'
-export { addDays, atHour, countDays, DAY_MS, isDay, toDayNumber, toIsoDate, weekdayOf } from './calendar/index.ts'
+export { addDays, atHour, clockIn, countDays, dateIn, DAY_MS, isDay, toDayNumber, toIsoDate, weekdayOf } from './calendar/index.ts'
 export { planOrder, type LocalMoment } from './orders/index.ts'
 export { stepSlab, type SlabContext } from './slab/index.ts'
 export { stepAlerts, type DecidedDish } from './alerts/index.ts'

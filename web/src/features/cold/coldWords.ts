@@ -1,14 +1,11 @@
 import type { Kitchen } from '@tender-gill/contract'
-import type { LotAdvice } from '@tender-gill/core'
+import { dateIn, type LotAdvice } from '@tender-gill/core'
 import { sayDay } from '../../parts/orderWords.ts'
 import { readLocalTime } from '../../parts/readLocalTime.ts'
 
-const localDate = (ms: number, zone: string): string =>
-  new Intl.DateTimeFormat('en-CA', { timeZone: zone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(ms)
-
 /** A moment as people say it in the kitchen: "14:00 today", "09:30 Monday". @param ms since 1970 */
 export function sayMoment(ms: number, { zone, today }: Pick<Kitchen, 'zone' | 'today'>): string {
-  return `${readLocalTime(zone, new Date(ms))} ${sayDay(localDate(ms, zone), today)}`
+  return `${readLocalTime(zone, new Date(ms))} ${sayDay(dateIn(zone, ms), today)}`
 }
 
 /** What to do with a lot, and by when. @param until a moment in words; null where the clock stands */
