@@ -40,15 +40,19 @@ export default defineConfig({
     maxWorkers: Math.ceil(availableParallelism() * 1.5),
     projects: [
       node('core', ['core/src/**/*.test.ts'], { provide: { lawTimes: LONG ? 5 : 0.5 }, ...SHARED }),
-      node('book', [
-        'contract/src/**/*.test.ts',
-        'catalogue/src/**/*.test.ts',
-        'names/src/**/*.test.ts',
-        'csv/src/**/*.test.ts',
-        'words/src/**/*.test.ts',
-        'simulator/src/**/*.test.ts',
-        'scripts/**/*.test.ts',
-      ]),
+      node(
+        'book',
+        [
+          'contract/src/**/*.test.ts',
+          'catalogue/src/**/*.test.ts',
+          'names/src/**/*.test.ts',
+          'csv/src/**/*.test.ts',
+          'words/src/**/*.test.ts',
+          'simulator/src/**/*.test.ts',
+          'scripts/**/*.test.ts',
+        ],
+        SHARED,
+      ),
       node('cli', ['cli/src/**/*.test.ts']),
       node('server', ['server/src/**/*.test.ts'], { ...SHARED, globalSetup: ['server/src/testing/globalSetup.ts'] }),
       // What of the pages has no page in it: words, forms and histories, pure.
