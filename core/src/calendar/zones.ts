@@ -1,4 +1,4 @@
-/** A zone's own way of writing, made once: making it costs a hundred times what writing by it does. */
+/** A zone's own way of writing, made once: making it costs fifty times what writing by it does. */
 function rememberByZone<T>(make: (zone: string) => T): (zone: string) => T {
   const made = new Map<string, T>()
   return (zone) => {
