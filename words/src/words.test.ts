@@ -4,6 +4,7 @@ import { FORMATS, METHODS, type Brief, type Fact, type Untold } from '@tender-gi
 import {
   celsius,
   FACT_PARAMS,
+  figure,
   length,
   mass,
   minutes,
@@ -110,6 +111,14 @@ describe('the catalogue of messages', () => {
       words.say(say('turn.edge.to', { fish: 'Hake', ask: term('ask', 'firmness'), to: trait('firmness', to), was: trait('firmness', was) }))
     expect(edge(7.5, 6)).toContain('firm (7.5) instead of firm (6)')
     expect(edge(6.012, 6)).toContain('up to 6.012 instead of 6.')
+  })
+
+  it('says of the least move which way it goes, and not from a figure to the same', () => {
+    const said = words.say(say('turn.edge.any.to.less', { fish: 'Hake', ask: term('ask', 'fat'), was: trait('fat', 14) }))
+    expect(said).toBe('Hake goes first as soon as fat is wanted up to anything below 14 g in 100 g.')
+    expect(words.say(say('turn.pull.any.more', { fish: 'Hake', ask: term('ask', 'fat'), was: figure(2, 1) }))).toBe(
+      'Hake goes first as soon as fat matters more than 2 of 5.',
+    )
   })
 })
 

@@ -12,7 +12,7 @@ import type {
 } from '@tender-gill/contract'
 
 /** Changes whenever any number the engine works with changes, so that a stored answer names what made it. */
-export const ENGINE_VERSION = '2.5.1'
+export const ENGINE_VERSION = '2.5.2'
 
 export type AxisScale = 'linear' | 'sqrt' | 'ln'
 export interface Axis {

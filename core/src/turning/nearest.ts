@@ -35,10 +35,13 @@ export function findNearest(
 ): Turn | undefined {
   const sorted = [...new Set(places)].filter((place) => Number.isFinite(place)).sort((a, b) => Math.abs(a - now) - Math.abs(b - now))
   for (const place of sorted) {
-    const beyond = place + (place >= now ? HAIR : -HAIR)
-    const move = toMove(beyond)
-    const first = findFirst(field, move)
-    if (first && wanted.holds(first)) return { move, value: place, steps: toSteps(place), first }
+    // Who stands on the very edge falls by the least move, and which way that is is not told by where it stands.
+    const away = Math.abs(place - now) < HAIR ? [HAIR, -HAIR] : [place > now ? HAIR : -HAIR]
+    for (const by of away) {
+      const move = toMove(place + by)
+      const first = findFirst(field, move)
+      if (first && wanted.holds(first)) return { move, value: place, steps: toSteps(place), first }
+    }
   }
   return undefined
 }

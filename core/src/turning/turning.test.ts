@@ -91,12 +91,23 @@ describe('what would change the answer', () => {
     )
   })
 
+  /** Who leads stands on the very edge of the fat that is wanted, found by a long run: it falls by the least move. */
+  const onTheEdge: Brief = { dish: 'Any', method: 'pan-sear', format: 'whole', wholeServes: null, longCooking: true }
+
   it('flips the leader when applied a hair beyond, and not a hair before, for any brief', () => {
     fc.assert(
       fc.property(briefArbitrary, (brief) => expectTurns(brief)),
-      { seed: 32, numRuns: cases(25) },
+      { seed: 32, numRuns: cases(25), examples: [[onTheEdge]] },
     )
   }, 120_000)
+
+  it('says of a leader on the very edge that the least move unseats it, and which way', () => {
+    const { leader, points } = turn(onTheEdge)
+    const point = points.find(({ kind }) => kind === 'edge')
+    expect(point?.sentence.code).toBe('turn.edge.any.to.less')
+    expect(point).toMatchObject({ steps: 0, from: 14, to: 14 })
+    expect(point && leaderOf(applyAt(onTheEdge, point, 14.001))).toBe(leader)
+  })
 
   it('makes any other fish win when applied', () => {
     for (const winner of ['Gadus morhua', 'Molva molva', 'Lophius piscatorius'])
