@@ -1,10 +1,11 @@
-import type { Form, ResolvedOffer } from '@tender-gill/contract'
+import type { Method, ResolvedOffer } from '@tender-gill/contract'
 import type { NormalisedBrief } from '../facts/index.ts'
 import { COOK_PLANS, DONE_C, LONGEST_ON_ONE_FACE_MIN, USUAL_REST } from '../tables/cookPlans.ts'
 import { METHOD_TABLE, type Heat } from '../tables/methods.ts'
-import type { Candidate } from '../traits/index.ts'
+import { readTrait, type Candidate } from '../traits/index.ts'
 import { createPiece } from './createPiece.ts'
 import { QUICK } from './grids.ts'
+import type { Piece } from './runCook.ts'
 import { solvePull, type CookGoal } from './solvePull.ts'
 
 /** Minutes of a fish in a dish. */
@@ -32,33 +33,35 @@ export function findGoal(brief: NormalisedBrief): CookGoal | undefined {
   return stages && { stages, rest: USUAL_REST, targetC, reachedBy: eatsVulnerable(brief) ? 'pull' : 'rest' }
 }
 
-type Minutes = Partial<Record<Form, CookedFish | null>>
-const remembered = new WeakMap<NormalisedBrief, WeakMap<ResolvedOffer, Minutes>>()
+/** All that the minutes of a fish in a dish hang on; the flesh by its fat. */
+const nameCook = (
+  { depthMm, startC, across, shapeNumber, skin }: Piece,
+  fatG: number | undefined,
+  method: Method,
+  { targetC, reachedBy }: CookGoal,
+) => [method, targetC, reachedBy, fatG, depthMm, startC, across?.halfM, across?.exponent, shapeNumber, skin].join('|')
 
-function cookAnew(candidate: Candidate, brief: NormalisedBrief): CookedFish | undefined {
-  const goal = findGoal(brief)
-  if (!goal) return undefined
-  const piece = createPiece(
-    candidate,
-    brief,
-    goal.stages.map(({ medium }) => medium),
-  )
-  const solved = solvePull(piece, goal, QUICK)
-  return solved.kind === 'never' ? undefined : { minutes: solved.run.cookedS / 60, pullC: solved.run.pullC }
-}
+const remembered = new WeakMap<ResolvedOffer, Map<string, CookedFish | null>>()
 
 /**
  * How one fish cooks in a dish, from the fridge to done: the one model of minutes there is, whoever asks. Heat is led through the piece
- * (`conduction`) in the media of the dish; remembered for as long as the brief is. Within a fifth.
+ * (`conduction`) in the media of the dish; remembered for as long as the offer is, for every dish in which it is the same piece. Within a
+ * fifth.
  * @returns minutes until it is taken out, and at what temperature in the middle; undefined where no medium tells them
  */
 export function cookFish(candidate: Candidate, brief: NormalisedBrief): CookedFish | undefined {
-  const ofBrief = remembered.get(brief) ?? new WeakMap<ResolvedOffer, Minutes>()
-  remembered.set(brief, ofBrief)
-  const known = ofBrief.get(candidate.offer) ?? {}
-  ofBrief.set(candidate.offer, known)
-  const cooked = known[candidate.form] === undefined ? (cookAnew(candidate, brief) ?? null) : known[candidate.form]
-  known[candidate.form] = cooked ?? null
+  const goal = findGoal(brief)
+  if (!goal) return undefined
+  const media = goal.stages.map(({ medium }) => medium)
+  const piece = createPiece(candidate, brief, media)
+  const name = nameCook(piece, readTrait('fat', candidate, brief)?.typical, brief.method, goal)
+  const known = remembered.get(candidate.offer) ?? new Map<string, CookedFish | null>()
+  remembered.set(candidate.offer, known)
+  const ready = known.get(name)
+  if (ready !== undefined) return ready ?? undefined
+  const solved = solvePull(piece, goal, QUICK)
+  const cooked = solved.kind === 'never' ? null : { minutes: solved.run.cookedS / 60, pullC: solved.run.pullC }
+  known.set(name, cooked)
   return cooked ?? undefined
 }
 

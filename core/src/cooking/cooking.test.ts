@@ -39,6 +39,44 @@ describe('the one model of minutes', () => {
     )
   })
 
+  it('is remembered for a fish without ever being another dish’s: asked among many dishes or alone, it says the same', () => {
+    const dish = fc.record({
+      method: fc.constantFrom(...methods),
+      format: fc.constantFrom('portion', 'chunk', 'whole', 'fillet-skin-on', 'slice'),
+      thicknessMm: fc.option(fc.integer({ min: 8, max: 40 }), { nil: undefined }),
+      portionG: fc.constantFrom(120, 150, 220),
+      skin: fc.constantFrom('any', 'on', 'off'),
+      who: fc.constantFrom({ doneness: 'moist' }, { doneness: 'set' }, { diners: { children: 2 } }),
+    })
+    let told = 0
+    fc.assert(
+      fc.property(dish, dish, (one, other) => {
+        const { offer, form } = candidate(26, 7)
+        // Dishes that are apart in one thing alone.
+        const who = [{ doneness: 'moist' }, { doneness: 'set' }, { diners: { children: 2 } }]
+        const near = [
+          one,
+          ...who.map((eaters) => ({ ...one, who: eaters })),
+          ...Object.entries(other).map(([key, value]) => ({ ...one, [key]: value })),
+          other,
+        ]
+        const patches = near.map(({ thicknessMm, who, ...patch }) => ({
+          ...patch,
+          ...who,
+          ...(thicknessMm === undefined ? {} : { thicknessMm }),
+        }))
+        for (const patch of [...patches, ...patches]) {
+          const brief = normalise(patch)
+          const among = cookFish({ offer, form }, brief)
+          expect(among).toEqual(cookFish({ offer: { ...offer }, form }, brief))
+          told += among ? 1 : 0
+        }
+      }),
+      { seed: 802, numRuns: cases(24) },
+    )
+    expect(told).toBeGreaterThan(0)
+  })
+
   it('says the same to a pot and to a swap', () => {
     const sheet = buildSheet(...[15, 22, 34].map((mm, i) => buildOffer(`Piscis p${i}`, { depthMm: deep(mm) })))
     const [pot] = must(planPot(buildBrief({ method: 'stew', format: 'chunk' }), sheet, { today: TODAY, k: 2 })).pots
