@@ -42,10 +42,12 @@ const nameCook = (
 ) => [method, targetC, reachedBy, fatG, depthMm, startC, across?.halfM, across?.exponent, shapeNumber, skin].join('|')
 
 const remembered = new WeakMap<ResolvedOffer, Map<string, CookedFish | null>>()
+/** The offers of the shipped book stand as long as the server: no more dishes than this are remembered with each. */
+const MOST_REMEMBERED = 60
 
 /**
  * How one fish cooks in a dish, from the fridge to done: the one model of minutes there is, whoever asks. Heat is led through the piece
- * (`conduction`) in the media of the dish; remembered for as long as the offer is, for every dish in which it is the same piece. Within a
+ * (`conduction`) in the media of the dish; remembered with the offer, for every dish in which it is the same piece. Within a
  * fifth.
  * @returns minutes until it is taken out, and at what temperature in the middle; undefined where no medium tells them
  */
@@ -61,6 +63,7 @@ export function cookFish(candidate: Candidate, brief: NormalisedBrief): CookedFi
   if (ready !== undefined) return ready ?? undefined
   const solved = solvePull(piece, goal, QUICK)
   const cooked = solved.kind === 'never' ? null : { minutes: solved.run.cookedS / 60, pullC: solved.run.pullC }
+  if (known.size >= MOST_REMEMBERED) known.clear()
   known.set(name, cooked)
   return cooked ?? undefined
 }
